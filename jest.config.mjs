@@ -1,0 +1,35 @@
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+      target: 'es2022',
+    },
+  },
+];
+
+const shared = {
+  transform: { '^.+\\.(t|j)sx?$': swc },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '\\.css$': '<rootDir>/scripts/empty.cjs', '^server-only$': '<rootDir>/scripts/empty.cjs' },
+  modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/var'],
+};
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'node',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{src,demo,scripts}/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'jsdom',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/src/ui/**/*.test.tsx'],
+      setupFiles: ['<rootDir>/scripts/jsdom-setup.cjs'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+    },
+  ],
+};

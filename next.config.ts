@@ -1,0 +1,11 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  reactStrictMode: true,
+  poweredByHeader: false,
+  devIndicators: false,
+  // Native or file-reading packages stay outside the bundle.
+  serverExternalPackages: ['better-sqlite3', 'pdfkit'],
+};
+
+export default config;

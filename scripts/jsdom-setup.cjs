@@ -1,0 +1,2 @@
+const { TextDecoder, TextEncoder } = require('node:util');
+Object.assign(globalThis, { TextDecoder, TextEncoder });

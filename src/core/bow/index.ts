@@ -1,0 +1,3 @@
+export * from './types';
+export * from './draw-force';
+export * from './launch-speed';

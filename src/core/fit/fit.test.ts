@@ -1,0 +1,135 @@
+import { examples, expectAgrees } from '../testing/examples';
+import { mm, newton, turns } from '../units';
+import {
+  chooseModule,
+  drawLength,
+  drawWeight,
+  limbBolts,
+  priorMedianN,
+  turningPlan,
+  type DrawLengthReading,
+  type LimbBoltInput,
+} from '.';
+
+describe('draw length', () => {
+  test.each(examples('draw-length'))('$title', ({ request, response, tolerance }) => {
+    const { readings, ...options } = request as unknown as { readings: DrawLengthReading[] };
+    expectAgrees(drawLength(readings, options), response, tolerance);
+  });
+
+  test('no readings give no answer; one gives no p-value and no outlier', () => {
+    expect(drawLength([])).toBeNull();
+    const one = drawLength([{ method: 'wallToMouth', valueMm: mm(700) }])!;
+    expect(one.pValue).toBeNull();
+    expect(one.outlier).toBeNull();
+    expect(one.sigmaMm).toBe(13);
+  });
+
+  test('repeating a method narrows its spread, but only down to the floor', () => {
+    const sigma = (n: number) =>
+      drawLength(
+        Array.from({ length: n }, () => ({ method: 'armSpan' as const, valueMm: mm(1780) })),
+      )!.sigmaMm;
+    expect(sigma(1)).toBeCloseTo(15);
+    expect(sigma(2)).toBeCloseTo(15 / Math.SQRT2);
+    expect(sigma(50)).toBeCloseTo(10.5);
+  });
+
+  test('an overshooting module loses against one that is a little further short', () => {
+    const steps = [mm(698.5), mm(711.2)];
+    expect(chooseModule(mm(705.5), steps)).toMatchObject({ stepMm: 698.5, twists: 6 });
+    expect(chooseModule(mm(708), steps)!.stepMm).toBe(711.2);
+    expect(chooseModule(mm(708), [])).toBeNull();
+  });
+});
+
+describe('draw weight', () => {
+  const person = { ageBand: '16to59', build: 'medium', experience: 'none', injury: false } as const;
+  const prior = priorMedianN(person);
+
+  test('without trials the start lies well under the median', () => {
+    const advice = drawWeight({ priorMedianN: prior, trials: [] });
+    expect(advice.startN).toBeLessThan(prior * 0.75);
+    expect(advice.w50.medianN).toBeCloseTo(prior, -1);
+    expect(advice.grid.reduce((s, p) => s + p.probability, 0)).toBeCloseTo(1, 12);
+  });
+
+  test('smooth trials raise the start, failed ones lower it, strained a little', () => {
+    const start = (outcome: 'smooth' | 'strained' | 'failed') =>
+      drawWeight({ priorMedianN: prior, trials: [{ peakN: newton(180), outcome }] }).startN;
+    const none = drawWeight({ priorMedianN: prior, trials: [] }).startN;
+    expect(start('smooth')).toBeGreaterThan(none);
+    expect(start('failed')).toBeLessThan(start('strained'));
+    expect(start('strained')).toBeLessThan(none);
+  });
+
+  test('the next trial is never 5 lb above the heaviest smooth one, nor above a failed one', () => {
+    const light = drawWeight({
+      priorMedianN: prior,
+      trials: [{ peakN: newton(100), outcome: 'smooth' }],
+    });
+    expect(light).toMatchObject({ nextTrialN: 122, nextTrialLimit: 'stepAboveSmooth' });
+    const failed = drawWeight({
+      priorMedianN: newton(300),
+      trials: [{ peakN: newton(160), outcome: 'failed' }],
+    });
+    expect(failed.nextTrialN).toBeLessThan(160);
+    expect(failed.nextTrialLimit).toBe('belowFailed');
+  });
+
+  test('an injury starts lower', () => {
+    expect(priorMedianN({ ...person, injury: true })).toBeLessThan(prior);
+  });
+});
+
+describe('limb bolts', () => {
+  test.each(examples('limb-bolts'))('$title', ({ request, response, tolerance }) => {
+    expectAgrees(limbBolts(request as unknown as LimbBoltInput), response, tolerance);
+  });
+
+  const bow = { maxPeakN: newton(300), minPeakN: newton(200), maxTurns: turns(8) };
+
+  test('a target out of reach ends at the limit and says so', () => {
+    const low = limbBolts({ ...bow, readings: [], targetN: newton(120) });
+    expect(low).toMatchObject({ ok: true, turns: 8, reachesTarget: false });
+    const high = limbBolts({ ...bow, readings: [], targetN: newton(400) });
+    expect(high).toMatchObject({ ok: true, turns: 0, reachesTarget: false });
+  });
+
+  test('a reading past the limit is refused with the caution', () => {
+    const answer = limbBolts({
+      ...bow,
+      readings: [{ turns: turns(9), peakN: newton(190) }],
+      targetN: newton(220),
+    });
+    expect(answer).toMatchObject({
+      ok: false,
+      reason: 'past-turn-limit',
+      field: 'readings/0/turns',
+    });
+    expect(limbBolts({ ...bow, minPeakN: newton(300), readings: [], targetN: newton(1) }).ok).toBe(
+      false,
+    );
+  });
+
+  test.each([
+    [0, 5],
+    [4, 1.5],
+    [2, 2],
+    [0, 0.3],
+  ])(
+    'the plan from %d to %d is equal at every pause and never more than two at once',
+    (from, to) => {
+      const plan = turningPlan(turns(from), turns(to));
+      let [upper, lower] = [from, from];
+      plan.forEach((move, i) => {
+        expect(Math.abs(move.turns)).toBeLessThanOrEqual(2);
+        expect(move.limb).toBe(i % 2 === 0 ? 'upper' : 'lower');
+        if (move.limb === 'upper') upper += move.turns;
+        else lower += move.turns;
+        if (i % 2 === 1) expect(upper).toBeCloseTo(lower, 12);
+      });
+      expect([upper, lower]).toEqual([expect.closeTo(to, 9), expect.closeTo(to, 9)]);
+    },
+  );
+});

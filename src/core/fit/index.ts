@@ -1,0 +1,5 @@
+export * from './types';
+export * from './draw-length';
+export * from './draw-weight';
+export * from './limb-bolts';
+export * from './weight-prior';

@@ -1,0 +1,88 @@
+import { fTail, mean } from '../numerics';
+import { mm, type Metre, type Mm } from '../units';
+
+/** A hit, from the aim, seen by the archer. */
+export interface Hit {
+  readonly rightMm: Mm;
+  readonly upMm: Mm;
+}
+
+export interface GroupInput {
+  readonly hits: readonly Hit[];
+  readonly distanceM: Metre;
+  readonly peepToPinMm: Mm;
+}
+
+export interface GroupResult {
+  readonly centre: Hit;
+  /** Hotelling's T² against the aim; null under three hits. */
+  readonly pValue: number | null;
+  /** Move the pin: the centre differs from the aim. */
+  readonly adjust: boolean;
+  /** Towards the hit; absent when nothing is to be moved. */
+  readonly pinMove?: Hit;
+  /** How many more arrows like these would show the difference; absent when none within 30. */
+  readonly hitsNeeded?: number;
+}
+
+const ADJUST_P = 0.1;
+const MOST_HITS = 30;
+/** Variance of placing a finger on a hole; only used when all hits lie on one line or point. */
+const PLACING_MM2 = 1;
+
+/**
+ * Whether a group is off the aim, by Hotelling's T² (Hotelling, *Annals of Mathematical
+ * Statistics* 2, 1931), and the pin's move miss·R/d towards the hit (models.md section 6).
+ *
+ * @param input one hit or more; distance above 0.
+ */
+export function group({ hits, distanceM, peepToPinMm }: GroupInput): GroupResult {
+  const centre = {
+    rightMm: mm(mean(hits.map((hit) => hit.rightMm))),
+    upMm: mm(mean(hits.map((hit) => hit.upMm))),
+  };
+  if (hits.length < 3) {
+    return { centre, pValue: null, adjust: false, hitsNeeded: 3 - hits.length };
+  }
+  const distance2 = mahalanobis(hits, centre);
+  const pValue = pOf(hits.length, distance2);
+  if (pValue < ADJUST_P) {
+    const scale = peepToPinMm / (distanceM * 1000);
+    return {
+      centre,
+      pValue,
+      adjust: true,
+      pinMove: { rightMm: mm(centre.rightMm * scale), upMm: mm(centre.upMm * scale) },
+    };
+  }
+  let needed = hits.length + 1;
+  while (needed <= MOST_HITS && pOf(needed, distance2) >= ADJUST_P) needed++;
+  return {
+    centre,
+    pValue,
+    adjust: false,
+    ...(needed <= MOST_HITS ? { hitsNeeded: needed - hits.length } : {}),
+  };
+}
+
+const pOf = (n: number, distance2: number) =>
+  fTail(((n - 2) / (2 * (n - 1))) * n * distance2, 2, n - 2);
+
+/** Squared distance of the centre from the aim in units of the hits' own covariance. */
+function mahalanobis(hits: readonly Hit[], centre: Hit): number {
+  const n = hits.length;
+  let [xx, yy, xy] = [0, 0, 0];
+  for (const hit of hits) {
+    const [x, y] = [hit.rightMm - centre.rightMm, hit.upMm - centre.upMm];
+    xx += (x * x) / (n - 1);
+    yy += (y * y) / (n - 1);
+    xy += (x * y) / (n - 1);
+  }
+  if (xx * yy - xy * xy < 1e-9 * Math.max(1, xx * yy)) {
+    xx += PLACING_MM2;
+    yy += PLACING_MM2;
+  }
+  const determinant = xx * yy - xy * xy;
+  const { rightMm: a, upMm: b } = centre;
+  return (a * a * yy - 2 * a * b * xy + b * b * xx) / determinant;
+}

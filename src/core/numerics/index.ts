@@ -1,0 +1,4 @@
+export * from './roots';
+export * from './linear';
+export * from './quadrature';
+export * from './statistics';

@@ -1,0 +1,109 @@
+import { setupValue } from './registry';
+import type { Reading, SetupKey } from './types';
+
+/** Why a reading no longer holds: from what changed down to the value itself. */
+export interface Stale {
+  readonly key: SetupKey;
+  /** The change that started it; its time is after the reading's. */
+  readonly cause: Reading;
+  /** Keys from the cause to the value, both included. */
+  readonly chain: readonly SetupKey[];
+  /** "the string was twisted after the peep was set" */
+  readonly sentence: string;
+}
+
+/** Readings by key, oldest first. */
+export type History = ReadonlyMap<SetupKey, readonly Reading[]>;
+
+export function historyOf(readings: readonly Reading[]): History {
+  const map = new Map<SetupKey, Reading[]>();
+  for (const reading of [...readings].sort((a, b) => a.seq - b.seq)) {
+    const list = map.get(reading.key);
+    if (list) list.push(reading);
+    else map.set(reading.key, [reading]);
+  }
+  return map;
+}
+
+export const latest = (history: History, key: SetupKey) => history.get(key)?.at(-1) ?? null;
+
+/** Whether `next` says something else than `before`: beyond the value's own tolerance. */
+function differs(before: Reading | undefined, next: Reading): boolean {
+  if (!before) return true;
+  const { kind, tolerance } = setupValue(next.key);
+  // A tick or a group given again is the work done again: what rests on it is looked at anew.
+  if (kind === 'check' || kind === 'group') return kind === 'check';
+  if (kind === 'choice') return before.choice !== next.choice;
+  const far = (a: number | null, b: number | null) => Math.abs((a ?? 0) - (b ?? 0)) > tolerance;
+  return kind === 'tear'
+    ? far(before.si, next.si) || far(before.si2, next.si2)
+    : far(before.si, next.si);
+}
+
+/**
+ * Values whose reading is older than a change of something they depend on (models.md section 12).
+ * Derived from the readings' order alone: no flag is stored. A value in between that was measured
+ * again after the change and found unchanged stops the ripple; one never measured lets it through.
+ */
+export function staleValues(history: History): Stale[] {
+  const known = new Map<SetupKey, Stale | null>();
+  return [...history.keys()].flatMap((key) => staleOf(key, history, known) ?? []);
+}
+
+function staleOf(
+  key: SetupKey,
+  history: History,
+  known: Map<SetupKey, Stale | null>,
+): Stale | null {
+  const done = known.get(key);
+  if (done !== undefined) return done;
+  const own = latest(history, key);
+  const found = own ? changeAbove(key, own.seq, history, known) : null;
+  const stale = found && own ? describe(key, found.cause, [...found.chain, key]) : null;
+  known.set(key, stale);
+  return stale;
+}
+
+function changeAbove(
+  key: SetupKey,
+  since: number,
+  history: History,
+  known: Map<SetupKey, Stale | null>,
+): { cause: Reading; chain: SetupKey[] } | null {
+  for (const parent of setupValue(key).dependsOn) {
+    const rows = history.get(parent) ?? [];
+    const changed = rows.find((row, i) => row.seq > since && i > 0 && differs(rows[i - 1], row));
+    // A first reading is news only where nothing stood before; the value was then set without it.
+    if (changed) return { cause: changed, chain: [parent] };
+    const open = rows.length === 0 || staleOf(parent, history, known) !== null;
+    const above = open ? changeAbove(parent, since, history, known) : null;
+    if (above) return { cause: above.cause, chain: [...above.chain, parent] };
+  }
+  return null;
+}
+
+function describe(key: SetupKey, cause: Reading, chain: SetupKey[]): Stale {
+  const { changed } = setupValue(cause.key);
+  const name = setupValue(key).name;
+  const sentence = `${changed} after “${name.charAt(0).toLowerCase()}${name.slice(1)}” was taken`;
+  return { key, cause, chain, sentence };
+}
+
+/** All values that would go stale if `key` changed now, in registry order of discovery. */
+export function dependents(key: SetupKey, keys: Iterable<SetupKey>): SetupKey[] {
+  const all = [...keys];
+  const reached = new Set<SetupKey>([key]);
+  let grew = true;
+  while (grew) {
+    grew = false;
+    for (const candidate of all) {
+      if (reached.has(candidate)) continue;
+      if (setupValue(candidate).dependsOn.some((parent) => reached.has(parent))) {
+        reached.add(candidate);
+        grew = true;
+      }
+    }
+  }
+  reached.delete(key);
+  return all.filter((candidate) => reached.has(candidate));
+}

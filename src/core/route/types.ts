@@ -1,0 +1,116 @@
+import type { QuantityName, UnitName } from '../units';
+
+export type Stage = 'meet' | 'fit' | 'bow' | 'kit' | 'bench' | 'lane' | 'steady' | 'handover';
+
+export const STAGES: readonly { readonly id: Stage; readonly name: string }[] = [
+  { id: 'meet', name: 'Meet' },
+  { id: 'fit', name: 'Fit' },
+  { id: 'bow', name: 'Bow' },
+  { id: 'kit', name: 'Kit' },
+  { id: 'bench', name: 'Bench' },
+  { id: 'lane', name: 'Lane' },
+  { id: 'steady', name: 'Steady' },
+  { id: 'handover', name: 'Handover' },
+];
+
+/** Places on the bow map. */
+export type MapPart =
+  | 'camTop'
+  | 'camBottom'
+  | 'limbTop'
+  | 'limbBottom'
+  | 'string'
+  | 'cables'
+  | 'peep'
+  | 'nock'
+  | 'rest'
+  | 'sight'
+  | 'arrow'
+  | 'bar'
+  | 'quiver'
+  | 'grip';
+
+export type SetupKey =
+  | 'moduleTop'
+  | 'moduleBottom'
+  | 'limbTurnsUpper'
+  | 'limbTurnsLower'
+  | 'stringTwists'
+  | 'inTracks'
+  | 'drawLength'
+  | 'peakWeight'
+  | 'holdingWeight'
+  | 'braceHeight'
+  | 'timing'
+  | 'restFitted'
+  | 'centreShot'
+  | 'nockHeight'
+  | 'loop'
+  | 'restCord'
+  | 'vaneClearance'
+  | 'peepHeight'
+  | 'peepTrueHeight'
+  | 'peepRotation'
+  | 'sightFitted'
+  | 'sightBase'
+  | 'firstAxis'
+  | 'secondAxis'
+  | 'thirdAxis'
+  | 'peepToPin'
+  | 'arrowMass'
+  | 'arrowSpeed'
+  | 'paperTear'
+  | 'firstMark'
+  | 'quiverFitted'
+  | 'stabiliserFitted'
+  | 'bowMass'
+  | 'steadyTip'
+  | 'fasteners';
+
+/** How a value is taken: a quantity, a tick, a tear (right, up), or a group on the target. */
+export type ValueKind = QuantityName | 'check' | 'tear' | 'group' | 'choice';
+
+/** One of the things a finished bow consists of. */
+export interface SetupValue {
+  readonly key: SetupKey;
+  readonly name: string;
+  /** Two words at most, for the bow map. */
+  readonly short: string;
+  readonly kind: ValueKind;
+  /** ± in SI within which a reading agrees with its target, and two readings with each other. */
+  readonly tolerance: number;
+  /** Possible readings, SI; outside is refused at the field. */
+  readonly min?: number;
+  readonly max?: number;
+  readonly dependsOn: readonly SetupKey[];
+  readonly stage: Stage;
+  readonly part: MapPart;
+  /** How it is measured, in one line. */
+  readonly how: string;
+  readonly tool: string;
+  /** Unit of a number typed bare, where the shop's own would be unusual. */
+  readonly bareUnit?: UnitName;
+  /** Written with this many decimals instead of the shop's usual. */
+  readonly decimals?: number;
+  /** What a change of it is called in "… after …": "the string was twisted". */
+  readonly changed: string;
+  readonly choices?: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** A set-up value as somebody measured it. Rows are added, never changed. */
+export interface Reading {
+  /** Grows with time; orders readings taken in the same instant. */
+  readonly seq: number;
+  readonly key: SetupKey;
+  /** SI; null for a tick or a choice. */
+  readonly si: number | null;
+  /** Second number: turns of a weighing, `up` of a tear, distance of a group. */
+  readonly si2: number | null;
+  readonly choice: string | null;
+  /** As typed, with its unit: "28 3/8 in". */
+  readonly entered: string;
+  readonly method: string;
+  readonly who: string;
+  /** UTC instant, ISO. */
+  readonly at: string;
+}
