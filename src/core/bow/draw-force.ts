@@ -1,7 +1,6 @@
-import { PIVOT_TO_STANDARD_MM } from '../fit/draw-length';
 import { simpson } from '../numerics';
 import { mm, newton, type Mm, type Newton } from '../units';
-import { CAM_SHAPE, type BowSetting, type CamCharacter } from './types';
+import { CAM_SHAPE, PIVOT_TO_STANDARD_MM, type BowSetting, type CamCharacter } from './types';
 
 export interface ForceCurve extends BowSetting {
   readonly braceHeightMm: Mm;

@@ -1,3 +1,4 @@
 export * from './types';
 export * from './draw-force';
 export * from './launch-speed';
+export * from './record';

@@ -1,5 +1,8 @@
 import type { Gram, Mm, Mps, Newton } from '../units';
 
+/** Standard draw length = nock groove to grip pivot + 1.75 in (AMO / ATA standard). */
+export const PIVOT_TO_STANDARD_MM = 44.45;
+
 /** How the weight runs over the draw. */
 export type CamCharacter = 'smooth' | 'balanced' | 'fast';
 

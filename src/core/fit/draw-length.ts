@@ -1,9 +1,8 @@
+import { PIVOT_TO_STANDARD_MM } from '../bow/types';
 import { chiSquareTail, mean } from '../numerics';
 import { mm, type Mm } from '../units';
 import { methodEntry, type DrawLengthMethod, type DrawLengthReading } from './types';
 
-/** Standard draw length = nock groove to grip pivot + 1.75 in (AMO / ATA standard). */
-export const PIVOT_TO_STANDARD_MM = 44.45;
 export const DEFAULT_LOOP_MM = mm(12.7);
 /** Repeating a method cannot take away what the method itself is off by. */
 const REPEAT_FLOOR = 0.7;

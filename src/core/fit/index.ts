@@ -3,3 +3,4 @@ export * from './draw-length';
 export * from './draw-weight';
 export * from './limb-bolts';
 export * from './weight-prior';
+export * from './bow-cover';

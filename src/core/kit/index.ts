@@ -1,0 +1,3 @@
+export * from './types';
+export * from './check';
+export { KIT_RULES } from './rules';

@@ -1,0 +1,18 @@
+import { grainsPerPound } from '../../arrow';
+import { cannotTell, doesNotFit, fits, itemOf, type KitRule } from '../types';
+
+export const arrowLight: KitRule = {
+  id: 'arrow-light',
+  name: 'Arrow is not on the light side',
+  slots: ['arrows'],
+  hard: false,
+  check({ kit, peakN }) {
+    const arrows = itemOf(kit, 'arrows');
+    if (!arrows) return cannotTell('the mass of the archer’s own arrows; weigh one');
+    if (peakN === null) return cannotTell('no peak weight yet');
+    const ratio = grainsPerPound(arrows.massG, peakN);
+    return ratio >= 6 || ratio < 5
+      ? fits
+      : doesNotFit(`${ratio.toFixed(1)} gr per lb; look at the bow’s manual below 6`);
+  },
+};

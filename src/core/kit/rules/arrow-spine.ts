@@ -1,0 +1,27 @@
+import { neededSpineIn, spineVerdict } from '../../arrow';
+import { cannotTell, doesNotFit, fits, itemOf, type KitRule } from '../types';
+
+export const arrowSpine: KitRule = {
+  id: 'arrow-spine',
+  name: 'Spine suits weight and length',
+  slots: ['arrows'],
+  hard: false,
+  check({ bow, kit, peakN }) {
+    const arrows = itemOf(kit, 'arrows');
+    if (!arrows) return cannotTell('the spine of the archer’s own arrows');
+    if (!bow || peakN === null) return cannotTell('no bow or no peak weight yet');
+    const { staticSpineIn, shaftLengthMm, pointAndInsertG } = arrows.attrs;
+    const needed = neededSpineIn({
+      peakN,
+      character: bow.character,
+      shaftLengthMm,
+      pointAndInsertG,
+    });
+    const verdict = spineVerdict(staticSpineIn, needed);
+    return verdict === 'good'
+      ? fits
+      : doesNotFit(
+          `${staticSpineIn.toFixed(3)} is ${verdict}; about ${needed.toFixed(3)} is needed`,
+        );
+  },
+};

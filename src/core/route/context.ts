@@ -1,0 +1,20 @@
+import type { BowRecord } from '../bow';
+import type { Kit } from '../kit';
+import type { Mm, Newton, ShopUnits } from '../units';
+import type { History } from './ripple';
+
+/** Everything the targets and steps of a job are read from. */
+export interface BuildContext {
+  readonly bow: BowRecord | null;
+  readonly kit: Kit;
+  readonly history: History;
+  /** Consensus of the fit. */
+  readonly fitDrawLengthMm: Mm | null;
+  /** The step the module is to stand at: the technician's, else the fit's. */
+  readonly moduleStepMm: Mm | null;
+  /** Peak weight to set: the technician's, else the fit's start weight. */
+  readonly peakTargetN: Newton | null;
+  readonly peakReason: string;
+  readonly predictedSpeed: { readonly speedMps: number; readonly sigmaMps: number } | null;
+  readonly shop: ShopUnits;
+}

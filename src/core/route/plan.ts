@@ -1,0 +1,147 @@
+import type { BuildContext } from './context';
+import { bestRoute, type Visit } from './order';
+import { latest, staleValues, type Stale } from './ripple';
+import {
+  ARCHER_CALL_COST,
+  STATIONS,
+  STEP_TEMPLATES,
+  type Station,
+  type StepTemplate,
+} from './steps';
+import { standing, targetOf, type Standing, type Target } from './targets';
+import type { Reading, SetupKey } from './types';
+
+/** A step signed off although something is missing or out of tolerance. */
+export interface Exception {
+  readonly stepId: string;
+  readonly reason: string;
+  readonly who: string;
+  readonly at: string;
+  /** Readings taken after it make it void. */
+  readonly seq: number;
+}
+
+export interface ValueState {
+  readonly key: SetupKey;
+  readonly reading: Reading | null;
+  readonly target: Target | null;
+  readonly standing: Standing | null;
+  readonly stale: Stale | null;
+}
+
+export type StepState = 'done' | 'signed' | 'again' | 'out' | 'open';
+
+export interface JobStep {
+  readonly id: string;
+  readonly template: StepTemplate;
+  readonly state: StepState;
+  readonly exception: Exception | null;
+  readonly values: readonly ValueState[];
+  /** Needed steps that are not finished; empty means it can be done now. */
+  readonly missing: readonly string[];
+}
+
+export interface WorkPlan {
+  readonly steps: readonly JobStep[];
+  /** What is left, grouped by station in the cheapest order. */
+  readonly visits: readonly (Visit & { readonly minutes: number })[];
+  readonly minutesLeft: number;
+  readonly stale: readonly Stale[];
+}
+
+/** Keys the job reads: a bow with one module has no top module. */
+export function applicableKeys(template: StepTemplate, context: BuildContext): SetupKey[] {
+  const cams = context.bow?.moduleCams ?? ['top', 'bottom'];
+  return template.reads.filter(
+    (key) =>
+      !(key === 'moduleTop' && !cams.includes('top')) &&
+      !(key === 'moduleBottom' && !cams.includes('bottom')) &&
+      // A bow without a known limit is weighed, never set by turns.
+      !(key.startsWith('limbTurns') && context.bow?.maxTurns === null),
+  );
+}
+
+/** The job's steps with their state, and the route over what is left (models.md section 12). */
+export function workPlan(context: BuildContext, exceptions: readonly Exception[]): WorkPlan {
+  const stale = staleValues(context.history);
+  const byKey = new Map(stale.map((entry) => [entry.key, entry]));
+  const templates = STEP_TEMPLATES.filter((template) => template.applies(context));
+  const ids = new Set(templates.map((template) => template.id));
+  const half = templates.map((template) => stateOf(template, context, byKey, exceptions));
+  const finished = new Set(half.filter(isFinished).map((step) => step.id));
+  const steps = half.map((step) => ({
+    ...step,
+    missing: step.template.needs.filter((id) => ids.has(id) && !finished.has(id)),
+  }));
+  const visits = visitsOf(steps.filter((step) => !isFinished(step)));
+  return {
+    steps,
+    visits,
+    minutesLeft: visits.reduce((sum, visit) => sum + visit.minutes, 0),
+    stale,
+  };
+}
+
+export const isFinished = (step: { readonly state: StepState }) =>
+  step.state === 'done' || step.state === 'signed';
+
+function stateOf(
+  template: StepTemplate,
+  context: BuildContext,
+  stale: ReadonlyMap<SetupKey, Stale>,
+  exceptions: readonly Exception[],
+): Omit<JobStep, 'missing'> {
+  const values = applicableKeys(template, context).map((key) => valueState(key, context, stale));
+  const newest = Math.max(0, ...values.map((value) => value.reading?.seq ?? 0));
+  const exception =
+    exceptions.filter((e) => e.stepId === template.id && e.seq > newest).at(-1) ?? null;
+  return { id: template.id, template, exception, values, state: decide(values, exception) };
+}
+
+export function valueState(
+  key: SetupKey,
+  context: BuildContext,
+  stale: ReadonlyMap<SetupKey, Stale>,
+): ValueState {
+  const reading = latest(context.history, key);
+  const target = targetOf(key, context);
+  return {
+    key,
+    reading,
+    target,
+    standing: reading ? standing(reading, target) : null,
+    stale: stale.get(key) ?? null,
+  };
+}
+
+function decide(values: readonly ValueState[], exception: Exception | null): StepState {
+  const again = values.some(
+    (value) => value.stale && (!exception || value.stale.cause.seq > exception.seq),
+  );
+  if (exception && !again) return 'signed';
+  if (values.some((value) => !value.reading)) return 'open';
+  if (again) return 'again';
+  return values.some((value) => value.standing === 'out') ? 'out' : 'done';
+}
+
+function visitsOf(left: readonly JobStep[]) {
+  const open = new Set(left.map((step) => step.id));
+  const byId = new Map(left.map((step) => [step.id, step]));
+  const route = bestRoute({
+    steps: left.map(({ id, template }) => ({
+      id,
+      station: template.station,
+      archer: template.archer,
+      needs: template.needs.filter((need) => open.has(need)),
+    })),
+    changeCost: Object.fromEntries(STATIONS.map((s) => [s.id, s.changeCost])),
+    archerCallCost: ARCHER_CALL_COST,
+  });
+  // The templates are tested to have no cycle and no unknown station.
+  if (!route.ok) throw new Error(`Step templates are broken: ${route.message}`);
+  return route.visits.map((visit) => ({
+    ...visit,
+    station: visit.station as Station,
+    minutes: visit.steps.reduce((sum, id) => sum + byId.get(id)!.template.minutes, 0),
+  }));
+}

@@ -1,0 +1,193 @@
+import { MM_PER_TWIST } from '../fit/draw-length';
+import { itemOf } from '../kit';
+import { MM_PER_INCH, write } from '../units';
+import type { BuildContext } from './context';
+import { setupValue } from './registry';
+import { latest } from './ripple';
+import type { Reading, SetupKey } from './types';
+
+/** What a reading should be, and why. */
+export interface Target {
+  readonly si: number;
+  readonly low: number;
+  readonly high: number;
+  readonly reason: string;
+  readonly source: 'bow' | 'part' | 'calculation' | 'shop rule' | 'technician';
+}
+
+/** Centre shot where the bow's own figure is not known (13/16 in). */
+export const USUAL_CENTRE_SHOT_MM = (13 / 16) * MM_PER_INCH;
+/** Peep above the nock to start with, until the archer says otherwise. */
+const PEEP_START_MM = 6 * MM_PER_INCH;
+const CORD_RULE = { shortDraw: 635, longDraw: 787, near: 44, far: 64 };
+
+type Maker = (context: BuildContext) => (Omit<Target, 'low' | 'high'> & Partial<Target>) | null;
+
+const moduleTarget: Maker = ({ moduleStepMm, shop }) =>
+  moduleStepMm === null
+    ? null
+    : {
+        si: moduleStepMm,
+        reason: `${write(moduleStepMm, 'length', shop)} is the step chosen for this archer, the same on every cam`,
+        source: 'calculation',
+      };
+
+const TARGETS: Partial<Record<SetupKey, Maker>> = {
+  moduleTop: moduleTarget,
+  moduleBottom: moduleTarget,
+  stringTwists: ({ fitDrawLengthMm, moduleStepMm, shop }) => {
+    if (fitDrawLengthMm === null || moduleStepMm === null) return null;
+    const remainder = fitDrawLengthMm - moduleStepMm;
+    // + is twists put in, which shortens the draw. + 0 keeps −0 out of the sentence.
+    const twists = -Math.round((remainder / MM_PER_TWIST) * 2) / 2 + 0;
+    return {
+      si: twists,
+      low: twists - 0.6,
+      high: twists + 0.6,
+      reason: `${write(remainder, 'length', shop, { signed: true, denominator: 32 })} is left between module and archer; a full twist is worth about 1.2 mm until this bow has shown its own`,
+      source: 'shop rule',
+    };
+  },
+  drawLength: ({ fitDrawLengthMm }) =>
+    fitDrawLengthMm === null
+      ? null
+      : {
+          si: fitDrawLengthMm,
+          low: fitDrawLengthMm - 3.2,
+          high: fitDrawLengthMm + 3.2,
+          reason: 'The archer’s own draw length from the fit; a quarter inch is felt',
+          source: 'calculation',
+        },
+  peakWeight: ({ peakTargetN, peakReason }) =>
+    peakTargetN === null ? null : { si: peakTargetN, reason: peakReason, source: 'calculation' },
+  holdingWeight: ({ bow, peakTargetN, history }) => {
+    const peak = latest(history, 'peakWeight')?.si ?? peakTargetN;
+    if (!bow || peak === null) return null;
+    const percent = Math.round(bow.letOff * 100);
+    return {
+      si: peak * (1 - bow.letOff),
+      reason: `Peak less the bow’s let-off of ${percent} %`,
+      source: 'bow',
+    };
+  },
+  braceHeight: ({ bow }) =>
+    bow && {
+      si: bow.braceHeightMm,
+      low: bow.braceHeightMm - 5,
+      high: bow.braceHeightMm + 5,
+      reason: 'The bow’s own figure',
+      source: 'bow',
+    },
+  timing: () => ({ si: 0, reason: 'Both cams reach their stops together', source: 'shop rule' }),
+  centreShot: ({ bow }) => ({
+    si: bow?.centreShotMm ?? USUAL_CENTRE_SHOT_MM,
+    reason: bow?.centreShotMm
+      ? 'The bow’s own figure; paper decides later'
+      : 'No figure for this bow: 13/16 in to begin with; paper decides later',
+    source: bow?.centreShotMm ? 'bow' : 'shop rule',
+  }),
+  nockHeight: () => ({
+    si: 1,
+    low: 0,
+    high: 3,
+    reason: 'Level or a touch high to begin with; paper decides later',
+    source: 'shop rule',
+  }),
+  loop: ({ kit }) => {
+    const loop = itemOf(kit, 'loop');
+    const si = loop?.attrs.lengthMm ?? 12.7;
+    return {
+      si,
+      low: si - 3,
+      high: si + 3,
+      reason: loop ? 'Length of the chosen loop' : 'Usual length: half an inch',
+      source: loop ? 'part' : 'shop rule',
+    };
+  },
+  restCord: restCordTarget,
+  peepHeight: () => ({
+    si: PEEP_START_MM,
+    low: 110,
+    high: 200,
+    reason: 'About six inches to begin with; the archer’s eye decides',
+    source: 'shop rule',
+  }),
+  firstAxis: () => ({ si: 0, reason: 'Rail parallel to the string', source: 'shop rule' }),
+  secondAxis: () => ({
+    si: 0,
+    reason: 'Bubble in the middle with the bow plumb',
+    source: 'shop rule',
+  }),
+  thirdAxis: () => ({
+    si: 0,
+    reason: 'Bubble stays in the middle uphill and downhill',
+    source: 'shop rule',
+  }),
+  arrowMass: ({ kit }) => {
+    const arrows = itemOf(kit, 'arrows');
+    return (
+      arrows && {
+        si: arrows.massG,
+        low: arrows.massG - 0.6,
+        high: arrows.massG + 0.6,
+        reason: 'What the set is sold as; the scale is right',
+        source: 'part',
+      }
+    );
+  },
+  arrowSpeed: ({ predictedSpeed }) =>
+    predictedSpeed && {
+      si: predictedSpeed.speedMps,
+      low: predictedSpeed.speedMps - 3 * predictedSpeed.sigmaMps,
+      high: predictedSpeed.speedMps + 3 * predictedSpeed.sigmaMps,
+      reason:
+        'Predicted from the bow’s rating, the weight and the arrow; further off means something was read wrong',
+      source: 'calculation',
+    },
+  paperTear: () => ({ si: 0, reason: 'A hole under 6 mm from nock to point', source: 'shop rule' }),
+};
+
+function restCordTarget({ kit, fitDrawLengthMm, history }: BuildContext) {
+  const rest = itemOf(kit, 'rest');
+  if (!rest || rest.attrs.drive === 'containment') return null;
+  if (rest.attrs.drive === 'cableDriven') {
+    return {
+      si: 12.5,
+      low: 0,
+      high: 25,
+      reason: 'The marks meet in the last inch before full draw; earlier is a cord too tight',
+      source: 'shop rule' as const,
+    };
+  }
+  const draw = latest(history, 'drawLength')?.si ?? fitDrawLengthMm;
+  if (draw === null) return null;
+  const { shortDraw, longDraw, near, far } = CORD_RULE;
+  const part = Math.min(1, Math.max(0, (draw - shortDraw) / (longDraw - shortDraw)));
+  const si = near + part * (far - near);
+  return {
+    si,
+    low: si - 6,
+    high: si + 6,
+    reason: 'From the axle along the limb: 44 mm at 25 in of draw to 64 mm at 31 in',
+    source: 'shop rule' as const,
+  };
+}
+
+/** @returns null where nothing is wanted but the reading itself. */
+export function targetOf(key: SetupKey, context: BuildContext): Target | null {
+  const target = TARGETS[key]?.(context);
+  if (!target) return null;
+  const { tolerance } = setupValue(key);
+  return { low: target.si - tolerance, high: target.si + tolerance, ...target };
+}
+
+export type Standing = 'in' | 'out' | 'noTarget';
+
+const EDGE = 1e-6;
+
+/** Whether a reading lies in its target's band; a tear by its length. */
+export function standing(reading: Reading, target: Target | null): Standing {
+  if (!target || reading.si === null) return 'noTarget';
+  const value = reading.key === 'paperTear' ? Math.hypot(reading.si, reading.si2 ?? 0) : reading.si;
+  return value >= target.low - EDGE && value <= target.high + EDGE ? 'in' : 'out';
+}
