@@ -6,3 +6,5 @@ export * from './targets';
 export * from './steps';
 export * from './order';
 export * from './plan';
+export * from './day';
+export * from './describe';

@@ -1,0 +1,5 @@
+import { compute } from '@/server/compute';
+import { answer, readJson } from '@/server/http';
+
+export const POST = (request: Request, { params }: { params: Promise<{ name: string }> }) =>
+  answer(async () => compute((await params).name, await readJson(request)));

@@ -1,0 +1,5 @@
+import { runCommand } from '@/server/commands';
+import { answer, readJson } from '@/server/http';
+
+export const POST = (request: Request, { params }: { params: Promise<{ id: string }> }) =>
+  answer(async () => runCommand((await params).id, await readJson(request)));

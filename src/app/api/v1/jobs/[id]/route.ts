@@ -1,0 +1,10 @@
+import { answer } from '@/server/http';
+import { notFound } from '@/server/problem';
+import { loadSnapshot } from '@/server/snapshot';
+
+export const GET = (_: Request, { params }: { params: Promise<{ id: string }> }) =>
+  answer(async () => {
+    const snapshot = loadSnapshot((await params).id);
+    if (!snapshot) throw notFound('job');
+    return snapshot;
+  });

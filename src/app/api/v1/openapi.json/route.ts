@@ -1,0 +1,5 @@
+import { answer } from '@/server/http';
+import { openApi } from '@/server/openapi';
+
+export const dynamic = 'force-dynamic';
+export const GET = () => answer(openApi);

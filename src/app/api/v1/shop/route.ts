@@ -1,0 +1,4 @@
+import { answer, readJson } from '@/server/http';
+import { saveShop } from '@/server/shop';
+
+export const PUT = (request: Request) => answer(async () => saveShop(await readJson(request)));

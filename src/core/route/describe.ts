@@ -1,0 +1,58 @@
+import { write, type QuantityName, type ShopUnits } from '../units';
+import { setupValue } from './registry';
+import type { Target } from './targets';
+import type { Reading, SetupKey, SetupValue } from './types';
+
+const isQuantity = (kind: SetupValue['kind']): kind is QuantityName =>
+  kind !== 'check' && kind !== 'tear' && kind !== 'group' && kind !== 'choice';
+
+/** A value of the registry in the shop's units; millimetres where the trade speaks them. */
+export function writeValue(key: SetupKey, si: number, shop: ShopUnits, signed = false): string {
+  const { kind, bareUnit } = setupValue(key);
+  if (!isQuantity(kind)) throw new Error(`${key} is not written as a number`);
+  if (bareUnit === 'mm')
+    return `${signed && si > 0 ? '+' : ''}${si.toFixed(1).replace('-', '−')} mm`;
+  if (bareUnit === 'g') return `${Math.round(si)} g`;
+  if (key === 'sightBase') return `mark ${Math.round(si)}`;
+  if (key === 'stringTwists')
+    return write(si, kind, shop, { signed: true }).replace('turns', 'twists');
+  return write(si, kind, shop, { signed });
+}
+
+/** A tear in words, seen from the archer: where the nock went. */
+export function tearWords(rightMm: number, upMm: number): string {
+  if (Math.hypot(rightMm, upMm) < 0.5) return 'one hole';
+  const side =
+    Math.abs(rightMm) < 0.5
+      ? ''
+      : `${Math.abs(rightMm).toFixed(0)} mm ${rightMm > 0 ? 'right' : 'left'}`;
+  const height =
+    Math.abs(upMm) < 0.5 ? '' : `${Math.abs(upMm).toFixed(0)} mm ${upMm > 0 ? 'high' : 'low'}`;
+  return `nock ${[height, side].filter(Boolean).join(', ')}`;
+}
+
+/** The reading as screens and sheet show it. */
+export function readingText(reading: Reading, shop: ShopUnits): string {
+  const value = setupValue(reading.key);
+  switch (value.kind) {
+    case 'check':
+      return 'done';
+    case 'choice':
+      return (
+        value.choices?.find((choice) => choice.id === reading.choice)?.name ??
+        String(reading.choice)
+      );
+    case 'tear':
+      return tearWords(reading.si ?? 0, reading.si2 ?? 0);
+    case 'group':
+      return `${write(reading.si ?? 0, 'distance', shop)} confirmed`;
+    default:
+      return reading.si === null ? reading.entered : writeValue(reading.key, reading.si, shop);
+  }
+}
+
+/** The wanted band: "27 3/8 in to 27 5/8 in", "under 6 mm". */
+export function targetText(key: SetupKey, target: Target, shop: ShopUnits): string {
+  if (key === 'paperTear') return `under ${target.high.toFixed(0)} mm`;
+  return `${writeValue(key, target.low, shop)} to ${writeValue(key, target.high, shop)}`;
+}

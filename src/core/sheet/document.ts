@@ -1,0 +1,239 @@
+import { bowName, CAM_SYSTEMS } from '../bow';
+import { methodEntry } from '../fit';
+import {
+  HANDOVER_CAUTIONS,
+  jobMarks,
+  markDistances,
+  openWork,
+  stageStates,
+  type JobDerived,
+  type JobSnapshot,
+} from '../job';
+import { kitPriceCents, SLOTS } from '../kit';
+import { readingText, REGISTRY, setupValue, targetText, valueState, writeValue } from '../route';
+import { write } from '../units';
+
+export const SHEET_FORMAT = 'waffenrad-build-sheet';
+export const SHEET_FORMAT_VERSION = 1;
+/** Days until the archer is asked back. */
+const COME_BACK_DAYS = 14;
+
+export interface SheetSetting {
+  readonly key: string;
+  readonly name: string;
+  /** As the sheet shows it. */
+  readonly text: string;
+  /** As it was typed. */
+  readonly entered: string;
+  readonly si: number | null;
+  readonly si2: number | null;
+  readonly wanted: string | null;
+  readonly reason: string | null;
+  readonly standing: 'in' | 'out' | 'noTarget';
+  readonly stale: string | null;
+  readonly who: string;
+  readonly at: string;
+}
+
+/** What the archer carries home; made once, never changed. Published as a JSON Schema. */
+export interface SheetDocument {
+  readonly format: typeof SHEET_FORMAT;
+  readonly formatVersion: typeof SHEET_FORMAT_VERSION;
+  readonly revision: number;
+  readonly madeAt: string;
+  readonly madeBy: string;
+  readonly shop: { readonly name: string; readonly address: string };
+  readonly job: {
+    readonly number: number;
+    readonly purpose: string;
+    readonly furthestM: number | null;
+  };
+  readonly archer: {
+    readonly name: string;
+    readonly hand: string;
+    readonly dominantEye: string;
+    readonly guardianName: string | null;
+  };
+  readonly bow: {
+    readonly name: string;
+    readonly hand: string;
+    readonly camSystem: string;
+    readonly axleToAxleMm: number;
+    readonly braceHeightMm: number;
+    readonly letOff: number;
+    readonly maxTurns: number | null;
+  } | null;
+  readonly fit: {
+    readonly drawLengthMm: number | null;
+    readonly drawLengthText: string | null;
+    readonly readings: readonly {
+      readonly method: string;
+      readonly entered: string;
+      readonly si: number;
+    }[];
+    readonly startN: number | null;
+    readonly startText: string | null;
+    readonly trials: readonly { readonly entered: string; readonly outcome: string }[];
+  };
+  readonly settings: readonly SheetSetting[];
+  readonly parts: readonly {
+    readonly slot: string;
+    readonly name: string;
+    readonly label: string;
+    readonly owned: boolean;
+    readonly priceCents: number;
+  }[];
+  readonly bowPriceCents: number;
+  readonly totalCents: number;
+  readonly marks: {
+    readonly rows: readonly {
+      readonly distanceM: number;
+      readonly distanceText: string;
+      readonly pinAboveArrowMm: number;
+    }[];
+    readonly furthestClearM: number | null;
+    readonly basis: readonly string[];
+  } | null;
+  readonly exceptions: readonly {
+    readonly step: string;
+    readonly reason: string;
+    readonly who: string;
+  }[];
+  readonly open: readonly string[];
+  readonly openReason: string | null;
+  readonly cautions: readonly string[];
+  readonly comeBackDay: string;
+}
+
+export interface SheetStamp {
+  readonly revision: number;
+  readonly madeAt: string;
+  readonly madeBy: string;
+  /** Why it is handed over although something is open; null when nothing is. */
+  readonly openReason: string | null;
+}
+
+/** Builds the sheet from a job as it stands (architecture.md "Sheet"). Pure: same job, same sheet. */
+export function sheetDocument(
+  snapshot: JobSnapshot,
+  derived: JobDerived,
+  stamp: SheetStamp,
+): SheetDocument {
+  const { archer, bow, job, shop } = snapshot;
+  return {
+    format: SHEET_FORMAT,
+    formatVersion: SHEET_FORMAT_VERSION,
+    ...stamp,
+    shop: { name: shop.name, address: shop.address },
+    job: { number: job.number, purpose: job.purpose, furthestM: job.furthestM },
+    archer: {
+      name: archer.name,
+      hand: archer.hand,
+      dominantEye: archer.dominantEye,
+      guardianName: archer.minor ? archer.guardianName : null,
+    },
+    bow: bow && {
+      name: bowName(bow),
+      hand: bow.hand,
+      camSystem: CAM_SYSTEMS[bow.camSystem],
+      axleToAxleMm: bow.axleToAxleMm,
+      braceHeightMm: bow.braceHeightMm,
+      letOff: bow.letOff,
+      maxTurns: bow.maxTurns,
+    },
+    fit: fitPart(snapshot, derived),
+    settings: settings(snapshot, derived),
+    parts: SLOTS.flatMap(({ id, name }) => {
+      const part = derived.kit[id];
+      return part
+        ? [
+            {
+              slot: id,
+              name,
+              label: part.label,
+              owned: part.owned,
+              priceCents: part.owned ? 0 : part.priceCents,
+            },
+          ]
+        : [];
+    }),
+    bowPriceCents: bow?.priceCents ?? 0,
+    totalCents: (bow?.priceCents ?? 0) + kitPriceCents(derived.kit),
+    marks: marksPart(snapshot, derived),
+    exceptions: derived.plan.steps.flatMap(({ exception, template }) =>
+      exception ? [{ step: template.title, reason: exception.reason, who: exception.who }] : [],
+    ),
+    open: openWork(stageStates(snapshot, derived)),
+    cautions: HANDOVER_CAUTIONS.map((caution) => caution.text),
+    comeBackDay: addDays(stamp.madeAt.slice(0, 10), COME_BACK_DAYS),
+  };
+}
+
+function fitPart({ fitReadings, shop }: JobSnapshot, { fitLength, fitWeight }: JobDerived) {
+  const trials = fitReadings.filter((reading) => reading.key === 'weightTrial');
+  return {
+    drawLengthMm: fitLength?.drawLengthMm ?? null,
+    drawLengthText: fitLength ? write(fitLength.drawLengthMm, 'length', shop.units) : null,
+    readings: fitReadings.flatMap(({ key, entered, si }) =>
+      key === 'weightTrial' ? [] : [{ method: methodEntry(key).name, entered, si }],
+    ),
+    startN: trials.length > 0 ? fitWeight.startN : null,
+    startText: trials.length > 0 ? write(fitWeight.startN, 'force', shop.units) : null,
+    trials: trials.map(({ entered, outcome }) => ({ entered, outcome: outcome ?? '' })),
+  };
+}
+
+function settings({ shop }: JobSnapshot, { context, plan }: JobDerived): SheetSetting[] {
+  const stale = new Map(plan.stale.map((entry) => [entry.key, entry]));
+  return REGISTRY.flatMap(({ key, name }) => {
+    const { reading, target, standing, stale: old } = valueState(key, context, stale);
+    if (!reading) return [];
+    const turnsText =
+      key === 'peakWeight' && reading.si2 !== null
+        ? ` at ${writeValue('limbTurnsUpper', reading.si2, shop.units)}`
+        : '';
+    return [
+      {
+        key,
+        name,
+        text: readingText(reading, shop.units) + turnsText,
+        entered: reading.entered,
+        si: reading.si,
+        si2: reading.si2,
+        wanted:
+          target && setupValue(key).kind !== 'check' ? targetText(key, target, shop.units) : null,
+        reason: target?.reason ?? null,
+        standing: standing ?? ('noTarget' as const),
+        stale: old?.sentence ?? null,
+        who: reading.who,
+        at: reading.at,
+      },
+    ];
+  });
+}
+
+function marksPart({ job, shop }: JobSnapshot, derived: JobDerived): SheetDocument['marks'] {
+  const distances = markDistances(job.furthestM, shop.units.distance);
+  const { inputs, answer } = jobMarks(derived, distances);
+  if (!answer.ok) return null;
+  const clear = answer.furthestClearM ?? null;
+  return {
+    rows: answer.marks
+      .filter((mark) => clear === null || mark.distanceM <= clear)
+      .map(({ distanceM, pinAboveArrowMm }) => ({
+        distanceM,
+        distanceText: write(distanceM, 'distance', shop.units, { decimals: 0 }),
+        pinAboveArrowMm,
+      })),
+    furthestClearM: clear,
+    basis: inputs.map(
+      ({ name, si, quantity, from }) => `${name} ${write(si!, quantity, shop.units)}, ${from}`,
+    ),
+  };
+}
+
+function addDays(day: string, days: number): string {
+  const date = new Date(`${day}T12:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + days);
+  return date.toISOString().slice(0, 10);
+}

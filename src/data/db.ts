@@ -1,0 +1,28 @@
+import { mkdirSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+import Database from 'better-sqlite3';
+import { migrate } from './migrate';
+
+export type Db = Database.Database;
+
+export const DEFAULT_DB = 'var/waffenrad.sqlite';
+
+export const dbPath = () => resolve(process.env.WAFFENRAD_DB ?? DEFAULT_DB);
+
+/** Opens (and makes) the file, sets the pragmas, brings the schema up to date. */
+export function openDb(path: string): Db {
+  if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true });
+  const db = new Database(path);
+  db.pragma('journal_mode = WAL');
+  // An acknowledged entry must survive a killed process and a pulled plug.
+  db.pragma('synchronous = FULL');
+  db.pragma('foreign_keys = ON');
+  db.pragma('busy_timeout = 3000');
+  migrate(db);
+  return db;
+}
+
+const held = globalThis as typeof globalThis & { waffenradDb?: Db };
+
+/** The process's one connection; kept over hot reloads in development. */
+export const db = (): Db => (held.waffenradDb ??= openDb(dbPath()));

@@ -1,0 +1,112 @@
+import type { Archer, Job, JobPart } from '@/core/job';
+import type { Db } from './db';
+import { boolean, plain, RowMapping } from './mapping';
+import { itemById } from './stock';
+
+export const archerMapping = new RowMapping<Archer>('archer', {
+  id: plain('id'),
+  name: plain('name'),
+  phone: plain('phone'),
+  email: plain('email'),
+  minor: boolean('minor'),
+  guardianName: plain('guardianName'),
+  guardianPhone: plain('guardianPhone'),
+  hand: plain('hand'),
+  dominantEye: plain('dominantEye'),
+  ageBand: plain('ageBand'),
+  build: plain('build'),
+  experience: plain('experience'),
+  injury: plain('injury'),
+  eyesight: plain('eyesight'),
+});
+
+export const jobMapping = new RowMapping<Job>('job', {
+  id: plain('id'),
+  number: plain('number'),
+  archerId: plain('archerId'),
+  version: plain('version'),
+  purpose: plain('purpose'),
+  furthestM: plain('furthestM'),
+  lowLight: boolean('lowLight'),
+  electronicsForbidden: boolean('electronicsForbidden'),
+  budgetCents: plain('budgetCents'),
+  promisedDay: plain('promisedDay'),
+  appointmentAt: plain('appointmentAt'),
+  alreadyOwn: plain('alreadyOwn'),
+  notes: plain('notes'),
+  bowId: plain('bowId'),
+  moduleStepMm: plain('moduleStepMm'),
+  moduleReason: plain('moduleReason'),
+  peakTargetN: plain('peakTargetN'),
+  peakReason: plain('peakReason'),
+  place: plain('place'),
+  createdAt: plain('createdAt'),
+  deliveredAt: plain('deliveredAt'),
+});
+
+export interface StoredPart extends Omit<JobPart, 'item'> {
+  readonly jobId: string;
+  readonly itemId: string | null;
+}
+
+export const partMapping = new RowMapping<StoredPart>('job_part', {
+  jobId: plain('jobId'),
+  slot: plain('slot'),
+  itemId: plain('itemId'),
+  owned: boolean('owned'),
+  label: plain('label'),
+  priceCents: plain('priceCents'),
+  arrivesDay: plain('arrivesDay'),
+});
+
+export const insertArcher = (db: Db, archer: Archer) => archerMapping.insert(db, archer);
+export const updateArcher = (db: Db, archer: Archer) => archerMapping.update(db, archer, 'id');
+export const insertJob = (db: Db, job: Job) => jobMapping.insert(db, job);
+export const updateJob = (db: Db, job: Job) => jobMapping.update(db, job, 'id');
+
+export const nextJobNumber = (db: Db): number =>
+  (db.prepare('SELECT coalesce(max(number), 1000) + 1 AS next FROM job').get() as { next: number })
+    .next;
+
+export function archerById(db: Db, id: string): Archer | null {
+  const row = db.prepare(`SELECT ${archerMapping.columnList} FROM archer WHERE id = ?`).get(id);
+  return row ? archerMapping.fromRow(row) : null;
+}
+
+export function jobById(db: Db, id: string): Job | null {
+  const row = db.prepare(`SELECT ${jobMapping.columnList} FROM job WHERE id = ?`).get(id);
+  return row ? jobMapping.fromRow(row) : null;
+}
+
+/** Every job, promised first; those without a date last. */
+export const allJobs = (db: Db): Job[] =>
+  db
+    .prepare(
+      `SELECT ${jobMapping.columnList} FROM job ORDER BY promised_day IS NULL, promised_day, number`,
+    )
+    .all()
+    .map((row) => jobMapping.fromRow(row));
+
+/** Takes the next version if `version` is still the newest; false when somebody was quicker. */
+export const claimVersion = (db: Db, jobId: string, version: number): boolean =>
+  db
+    .prepare('UPDATE job SET version = version + 1 WHERE id = ? AND version = ?')
+    .run(jobId, version).changes === 1;
+
+export const setPlace = (db: Db, jobId: string, place: string) =>
+  db.prepare('UPDATE job SET place = ? WHERE id = ?').run(place, jobId);
+
+export const partsOf = (db: Db, jobId: string): JobPart[] =>
+  db
+    .prepare(`SELECT ${partMapping.columnList} FROM job_part WHERE job_id = ? ORDER BY slot`)
+    .all(jobId)
+    .map((row) => {
+      const { jobId: _job, itemId, ...part } = partMapping.fromRow(row);
+      return { ...part, item: itemId === null ? null : itemById(db, itemId) };
+    });
+
+/** Fills or empties one slot. */
+export function putPart(db: Db, jobId: string, slot: string, part: StoredPart | null): void {
+  db.prepare('DELETE FROM job_part WHERE job_id = ? AND slot = ?').run(jobId, slot);
+  if (part) partMapping.insert(db, part);
+}

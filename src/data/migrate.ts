@@ -1,0 +1,35 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Db } from './db';
+
+const DIRECTORY = join(process.cwd(), 'src/data/migrations');
+
+/**
+ * Runs every migration newer than the file's `user_version`, each in one transaction with the
+ * version it brings. A half-done migration leaves nothing behind.
+ *
+ * @returns the numbers that ran.
+ */
+export function migrate(db: Db, directory = DIRECTORY): number[] {
+  const files = readdirSync(directory)
+    .filter((name) => /^\d{4}-[a-z-]+\.sql$/.test(name))
+    .sort();
+  const have = db.pragma('user_version', { simple: true }) as number;
+  const ahead = files.length > 0 ? Number(files.at(-1)!.slice(0, 4)) : 0;
+  if (have > ahead) {
+    throw new Error(
+      `The database is of version ${have}; this program knows ${ahead}. Start the newer program, or name another file in WAFFENRAD_DB.`,
+    );
+  }
+  const ran: number[] = [];
+  for (const name of files) {
+    const number = Number(name.slice(0, 4));
+    if (number <= have) continue;
+    db.transaction(() => {
+      db.exec(readFileSync(join(directory, name), 'utf8'));
+      db.pragma(`user_version = ${number}`);
+    }).immediate();
+    ran.push(number);
+  }
+  return ran;
+}

@@ -1,0 +1,25 @@
+import dayjs from 'dayjs';
+import timezone from 'dayjs/plugin/timezone';
+import utc from 'dayjs/plugin/utc';
+
+dayjs.extend(utc);
+dayjs.extend(timezone);
+
+/** Started from WAFFENRAD_NOW where it is set (demo pictures, tests), else the real clock. */
+const offsetMs = process.env.WAFFENRAD_NOW ? Date.parse(process.env.WAFFENRAD_NOW) - Date.now() : 0;
+
+export const now = () => new Date(Date.now() + offsetMs);
+export const nowIso = () => now().toISOString();
+
+/** The day it is in the shop, YYYY-MM-DD. */
+export const shopDay = (timeZone: string, instant: Date | string = now()) =>
+  dayjs(instant).tz(timeZone).format('YYYY-MM-DD');
+
+/** Minutes since the shop's midnight. */
+export function shopMinutes(timeZone: string, instant: Date | string): number {
+  const local = dayjs(instant).tz(timeZone);
+  return local.hour() * 60 + local.minute();
+}
+
+export const addDays = (day: string, days: number) =>
+  dayjs.utc(day).add(days, 'day').format('YYYY-MM-DD');

@@ -1,0 +1,44 @@
+import { Problem } from './problem';
+
+const json = (body: unknown, status: number, type: string) =>
+  new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': type, 'cache-control': 'no-store' },
+  });
+
+/** Runs a handler and turns its outcome, problem or fault into a response. */
+export async function answer(
+  run: () => unknown | Promise<unknown>,
+  status = 200,
+): Promise<Response> {
+  try {
+    return json(await run(), status, 'application/json');
+  } catch (error) {
+    if (error instanceof Problem) {
+      return json(error.body(), error.status, 'application/problem+json');
+    }
+    console.error(error);
+    const fault = new Problem(500, 'fault', 'Something broke here', {
+      detail: 'The entry was not saved. Try again; if it happens twice, restart the program.',
+    });
+    return json(fault.body(), 500, 'application/problem+json');
+  }
+}
+
+const MOST_BYTES = 1_000_000;
+
+/** The body as JSON; too large or malformed is a problem, not a fault. */
+export async function readJson(request: Request): Promise<unknown> {
+  const text = await request.text();
+  if (text.length > MOST_BYTES) {
+    throw new Problem(413, 'too-large', 'The body is too large', { detail: 'At most 1 MB.' });
+  }
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Problem(400, 'malformed-json', 'The body is not JSON', {
+      detail: 'Send JSON, with the header content-type: application/json.',
+      errors: [{ pointer: '', detail: 'is not JSON' }],
+    });
+  }
+}

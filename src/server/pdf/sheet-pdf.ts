@@ -1,0 +1,268 @@
+import { join } from 'node:path';
+import PDFDocument from 'pdfkit';
+import type { SheetDocument } from '@/core/sheet';
+
+const FONTS = join(process.cwd(), 'node_modules/@expo-google-fonts');
+const NEXT = 'atkinson-hyperlegible-next';
+const MONO = 'atkinson-hyperlegible-mono';
+const font = (family: string, weight: string, file: string) =>
+  join(FONTS, family, weight, `${file}_${weight}.ttf`);
+
+const INK = '#000000';
+const GREY = '#555555';
+const MARGIN = 40;
+const GAP = 14;
+
+/** Writes top to bottom in one column of rows; opens a new page when a row would not fit. */
+class SheetWriter {
+  readonly doc: PDFKit.PDFDocument;
+  private readonly width: number;
+
+  constructor(paper: 'A4' | 'LETTER', title: string) {
+    this.doc = new PDFDocument({
+      size: paper,
+      margins: { top: MARGIN, bottom: MARGIN + 14, left: MARGIN, right: MARGIN },
+      bufferPages: true,
+      info: { Title: title, Creator: 'Waffenrad' },
+    });
+    this.doc.registerFont('text', font(NEXT, '400Regular', 'AtkinsonHyperlegibleNext'));
+    this.doc.registerFont('bold', font(NEXT, '700Bold', 'AtkinsonHyperlegibleNext'));
+    this.doc.registerFont('figure', font(MONO, '500Medium', 'AtkinsonHyperlegibleMono'));
+    this.width = this.doc.page.width - 2 * MARGIN;
+  }
+
+  private room(height: number): void {
+    if (this.doc.y + height > this.doc.page.height - MARGIN - 16) this.doc.addPage();
+  }
+
+  title(text: string, right: string): void {
+    const { doc } = this;
+    doc
+      .font('bold')
+      .fontSize(20)
+      .fillColor(INK)
+      .text(text, MARGIN, MARGIN, { width: this.width * 0.68 });
+    const below = doc.y;
+    doc
+      .font('figure')
+      .fontSize(9)
+      .text(right, MARGIN + this.width * 0.68, MARGIN + 4, {
+        width: this.width * 0.32,
+        align: 'right',
+      });
+    doc.y = Math.max(below, doc.y) + 4;
+    this.rule(1.2);
+  }
+
+  heading(text: string): void {
+    this.room(60);
+    this.doc.y += GAP;
+    this.doc.font('bold').fontSize(11.5).fillColor(INK).text(text, MARGIN, this.doc.y);
+    this.doc.y += 2;
+    this.rule(0.8);
+  }
+
+  rule(weight: number): void {
+    const { doc } = this;
+    doc
+      .moveTo(MARGIN, doc.y)
+      .lineTo(MARGIN + this.width, doc.y)
+      .lineWidth(weight)
+      .strokeColor(INK)
+      .stroke();
+    // The measuring tape's ticks, the house's own mark.
+    for (let i = 0; weight > 1 && i <= 64; i++) {
+      const x = MARGIN + (this.width * i) / 64;
+      doc
+        .moveTo(x, doc.y)
+        .lineTo(x, doc.y + (i % 8 === 0 ? 6 : i % 4 === 0 ? 4 : 2.5))
+        .lineWidth(0.5)
+        .stroke();
+    }
+    doc.y += weight > 1 ? 10 : 4;
+  }
+
+  /** Columns as parts of the width; figures in the mono font. */
+  row(
+    cells: readonly {
+      text: string;
+      part: number;
+      font?: string;
+      grey?: boolean;
+      right?: boolean;
+    }[],
+  ): void {
+    const { doc } = this;
+    const size = 9;
+    const heights = cells.map((cell) =>
+      doc
+        .font(cell.font ?? 'text')
+        .fontSize(size)
+        .heightOfString(cell.text || ' ', { width: cell.part * this.width - 8 }),
+    );
+    const height = Math.max(...heights) + 4;
+    this.room(height);
+    const y = doc.y;
+    let x = MARGIN;
+    for (const cell of cells) {
+      doc
+        .font(cell.font ?? 'text')
+        .fontSize(size)
+        .fillColor(cell.grey ? GREY : INK)
+        .text(cell.text, x, y, {
+          width: cell.part * this.width - 8,
+          align: cell.right ? 'right' : 'left',
+        });
+      x += cell.part * this.width;
+    }
+    doc.y = y + height;
+    doc
+      .moveTo(MARGIN, doc.y - 2)
+      .lineTo(MARGIN + this.width, doc.y - 2)
+      .lineWidth(0.3)
+      .strokeColor('#999999')
+      .stroke();
+  }
+
+  paragraph(text: string): void {
+    this.room(this.doc.font('text').fontSize(9).heightOfString(text, { width: this.width }) + 4);
+    this.doc
+      .font('text')
+      .fontSize(9)
+      .fillColor(INK)
+      .text(text, MARGIN, this.doc.y, { width: this.width });
+    this.doc.y += 3;
+  }
+
+  /** Page feet, then the finished file. */
+  finish(foot: string): Promise<Buffer> {
+    const { doc } = this;
+    const { start, count } = doc.bufferedPageRange();
+    for (let i = start; i < start + count; i++) {
+      doc.switchToPage(i);
+      doc.page.margins.bottom = 0;
+      doc
+        .font('text')
+        .fontSize(8)
+        .fillColor(GREY)
+        .text(`${foot} · page ${i + 1} of ${count}`, MARGIN, doc.page.height - MARGIN, {
+          width: this.width,
+          lineBreak: false,
+        });
+    }
+    return new Promise((resolve, reject) => {
+      const chunks: Buffer[] = [];
+      doc.on('data', (chunk: Buffer) => chunks.push(chunk));
+      doc.on('end', () => resolve(Buffer.concat(chunks)));
+      doc.on('error', reject);
+      doc.end();
+    });
+  }
+}
+
+const euro = (cents: number) => `€ ${(cents / 100).toFixed(2)}`;
+
+/** The build sheet on paper: black on white, no tint carries meaning, settings first. */
+export function sheetPdf(sheet: SheetDocument, paper: 'A4' | 'LETTER'): Promise<Buffer> {
+  const title = `Build sheet · ${sheet.archer.name}`;
+  const w = new SheetWriter(paper, title);
+  w.title(
+    sheet.archer.name,
+    `ticket ${sheet.job.number}\nrevision ${sheet.revision}\n${sheet.madeAt.slice(0, 10)} · ${sheet.madeBy}`,
+  );
+  facts(w, sheet);
+  w.heading('Settings as measured');
+  for (const s of sheet.settings) {
+    const mark = s.stale
+      ? 'to do again'
+      : s.standing === 'out'
+        ? 'out'
+        : s.standing === 'in'
+          ? 'in'
+          : '';
+    w.row([
+      { text: s.name, part: 0.27 },
+      { text: s.text, part: 0.29, font: 'figure' },
+      { text: s.wanted ? `wanted ${s.wanted}` : '', part: 0.3, grey: true },
+      { text: mark, part: 0.06, font: 'bold' },
+      { text: s.who, part: 0.08, grey: true, right: true },
+    ]);
+  }
+  if (sheet.marks) marks(w, sheet.marks);
+  parts(w, sheet);
+  if (sheet.exceptions.length + sheet.open.length > 0) openWork(w, sheet);
+  w.heading('Told and understood');
+  sheet.cautions.forEach((caution) => w.row([{ text: caution, part: 1 }]));
+  w.paragraph(
+    `Please come back about ${sheet.comeBackDay}: strings settle, the peep turns, the sight follows.`,
+  );
+  return w.finish(`${sheet.shop.name} · ${title}, revision ${sheet.revision}`);
+}
+
+function facts(w: SheetWriter, { archer, bow, fit, shop }: SheetDocument): void {
+  const pair = (name: string, value: string) =>
+    w.row([
+      { text: name, part: 0.27 },
+      { text: value, part: 0.73, font: 'bold' },
+    ]);
+  pair('Shop', [shop.name, shop.address].filter(Boolean).join(', '));
+  if (bow) {
+    const limit =
+      bow.maxTurns === null
+        ? 'turn limit not known: do not turn the bolts'
+        : `limb bolts never more than ${bow.maxTurns} turns out`;
+    pair('Bow', `${bow.name}, ${bow.hand} hand, ${bow.camSystem}`);
+    pair('Limit', limit);
+  }
+  pair(
+    'Archer',
+    `${archer.hand} hand, ${archer.dominantEye} eye${archer.guardianName === null ? '' : `, guardian ${archer.guardianName}`}`,
+  );
+  if (fit.drawLengthText) pair('Draw length of the archer', fit.drawLengthText);
+  if (fit.startText) pair('Start weight by trial', fit.startText);
+}
+
+function marks(
+  w: SheetWriter,
+  { rows, basis, furthestClearM }: NonNullable<SheetDocument['marks']>,
+): void {
+  w.heading('Sight marks: pin below the first mark');
+  const first = rows[0]?.pinAboveArrowMm ?? 0;
+  for (let i = 0; i < rows.length; i += 4) {
+    const four = rows.slice(i, i + 4).flatMap((row) => [
+      { text: row.distanceText, part: 0.12, font: 'bold' },
+      { text: `${(first - row.pinAboveArrowMm).toFixed(1)} mm`, part: 0.13, font: 'figure' },
+    ]);
+    w.row(four);
+  }
+  w.paragraph(
+    `Resting on: ${basis.join('; ')}.${furthestClearM === null ? '' : ` Clear of the housing to ${furthestClearM.toFixed(0)} m.`}`,
+  );
+}
+
+function parts(w: SheetWriter, sheet: SheetDocument): void {
+  w.heading('Parts');
+  const line = (name: string, label: string, price: string) =>
+    w.row([
+      { text: name, part: 0.2 },
+      { text: label, part: 0.6 },
+      { text: price, part: 0.2, font: 'figure', right: true },
+    ]);
+  if (sheet.bow) line('Bow', sheet.bow.name, euro(sheet.bowPriceCents));
+  sheet.parts.forEach((part) =>
+    line(part.name, part.label, part.owned ? 'brought along' : euro(part.priceCents)),
+  );
+  line('Total', '', euro(sheet.totalCents));
+}
+
+function openWork(w: SheetWriter, sheet: SheetDocument): void {
+  w.heading('Signed off or still open');
+  sheet.exceptions.forEach((e) =>
+    w.row([
+      { text: e.step, part: 0.4 },
+      { text: `${e.reason} (${e.who})`, part: 0.6 },
+    ]),
+  );
+  sheet.open.forEach((text) => w.row([{ text, part: 1 }]));
+  if (sheet.openReason) w.paragraph(`Handed over all the same: ${sheet.openReason}`);
+}

@@ -1,0 +1,139 @@
+import { isFitKey, readOptionsFor, type EntryKey, type JobSnapshot } from '@/core/job';
+import { isSetupKey, setupValue } from '@/core/route';
+import { read } from '@/core/units';
+import { appendReading, type NewReading } from '@/data/records';
+import type { Db } from '@/data/db';
+import { Problem } from './problem';
+
+export interface Entry {
+  readonly key: string;
+  readonly entered: string;
+  readonly entered2?: string;
+  readonly choice?: string;
+  readonly method?: string;
+}
+
+type Number = { si: number; text: string };
+
+const refuse = (reason: string, pointer: string, detail: string) =>
+  new Problem(422, reason, 'This reading is not possible', {
+    detail,
+    errors: [{ pointer, detail }],
+  });
+
+/** Turns what was typed into rows, or refuses with the field; nothing is written here. */
+export function toRows(
+  entry: Entry,
+  at: number,
+  snapshot: JobSnapshot,
+): Omit<NewReading, 'jobId' | 'who' | 'at'>[] {
+  const { bow, shop } = snapshot;
+  const pointer = `/command/readings/${at}`;
+  const { key } = entry;
+  if (!isFitKey(key) && !isSetupKey(key)) {
+    throw refuse('unknown-value', `${pointer}/key`, `There is no value called “${key}”.`);
+  }
+  if (isSetupKey(key) && !bow) throw refuse('no-bow', `${pointer}/key`, 'Choose a bow first.');
+  const base = {
+    bowId: isSetupKey(key) ? bow!.id : null,
+    method: entry.method ?? 'typed',
+    si2: null,
+    retracts: null,
+  };
+  const number = (text: string, asKey: EntryKey, field: string): Number => {
+    const options = readOptionsFor(asKey, shop.units, bow)!;
+    const result = read(text, options);
+    if (!result.ok) throw refuse(result.code, `${pointer}/${field}`, result.message);
+    return {
+      si: result.si,
+      text: result.unitAssumed ? `${result.entered} ${result.unit}` : result.entered,
+    };
+  };
+  if (isFitKey(key)) return [fitRow(entry, number(entry.entered, key, 'entered'), pointer, base)];
+  const value = setupValue(key);
+  switch (value.kind) {
+    case 'check':
+      return [{ ...base, key, si: 1, choice: null, entered: 'done' }];
+    case 'choice': {
+      const chosen = value.choices?.find((choice) => choice.id === entry.choice);
+      if (!chosen)
+        throw refuse(
+          'unknown-choice',
+          `${pointer}/choice`,
+          `Possible: ${value.choices?.map((c) => c.id).join(', ')}.`,
+        );
+      return [{ ...base, key, si: null, choice: chosen.id, entered: chosen.name }];
+    }
+    case 'group':
+      throw refuse('wrong-command', `${pointer}/key`, 'A group is taken with its hits.');
+    case 'tear': {
+      const right = number(entry.entered, key, 'entered');
+      const up = number(entry.entered2 ?? '', key, 'entered2');
+      return [
+        {
+          ...base,
+          key,
+          si: right.si,
+          si2: up.si,
+          choice: null,
+          entered: `${right.text} right, ${up.text} up`,
+        },
+      ];
+    }
+    default: {
+      const first = number(entry.entered, key, 'entered');
+      const row = { ...base, key, si: first.si, choice: null, entered: first.text };
+      if (key !== 'peakWeight' || entry.entered2 === undefined) return [row];
+      return weighing(row, entry.entered2, number, snapshot, pointer);
+    }
+  }
+}
+
+function fitRow(
+  entry: Entry,
+  number: Number,
+  pointer: string,
+  base: Pick<NewReading, 'bowId' | 'method' | 'si2' | 'retracts'>,
+) {
+  const outcomes = ['smooth', 'strained', 'failed'];
+  if (entry.key === 'weightTrial' && !outcomes.includes(entry.choice ?? '')) {
+    throw refuse(
+      'unknown-choice',
+      `${pointer}/choice`,
+      'Say how it went: smooth, strained or failed.',
+    );
+  }
+  const choice = entry.key === 'weightTrial' ? entry.choice! : null;
+  return { ...base, key: entry.key, si: number.si, choice, entered: number.text };
+}
+
+/** A weighing brings the turns it was made at, and both bolts stand there. */
+function weighing(
+  row: Omit<NewReading, 'jobId' | 'who' | 'at'>,
+  turnsText: string,
+  number: (text: string, key: EntryKey, field: string) => Number,
+  { bow, readings }: JobSnapshot,
+  pointer: string,
+) {
+  if (bow!.maxTurns === null) {
+    throw refuse(
+      'no-turn-limit',
+      `${pointer}/entered2`,
+      'No turn limit is known for this bow: weigh it, and do not set it by turns.',
+    );
+  }
+  const turns = number(turnsText, 'limbTurnsUpper', 'entered2');
+  const bolts = (['limbTurnsUpper', 'limbTurnsLower'] as const).flatMap((key) => {
+    const before = readings.filter((reading) => reading.key === key).at(-1);
+    const same = before && Math.abs((before.si ?? 0) - turns.si) < 0.01;
+    return same ? [] : [{ ...row, key, si: turns.si, si2: null, entered: turns.text }];
+  });
+  return [...bolts, { ...row, si2: turns.si }];
+}
+
+/** Writes the rows; returns their numbers for the undo. */
+export const appendRows = (
+  db: Db,
+  rows: readonly Omit<NewReading, 'jobId' | 'who' | 'at'>[],
+  stamp: Pick<NewReading, 'jobId' | 'who' | 'at'>,
+) => rows.map((row) => appendReading(db, { ...row, ...stamp }));

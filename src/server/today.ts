@@ -1,0 +1,207 @@
+import { bowName } from '@/core/bow';
+import { derive, stageStates, type JobSnapshot } from '@/core/job';
+import { placeVisits, setupValue, STATIONS, type PlannedVisit } from '@/core/route';
+import { db, type Db } from '@/data/db';
+import { allJobs } from '@/data/jobs';
+import { shopSettings } from '@/data/settings';
+import { now, shopDay, shopMinutes } from './clock';
+import { loadSnapshot } from './snapshot';
+
+export type TicketState = 'again' | 'waits' | 'going' | 'delivered';
+
+export interface Ticket {
+  readonly jobId: string;
+  readonly number: number;
+  readonly name: string;
+  readonly about: string;
+  readonly next: string;
+  readonly promisedDay: string | null;
+  readonly appointmentAt: string | null;
+  readonly state: TicketState;
+  /** Station, "3 again", "waits for a part". */
+  readonly tag: string;
+  readonly late: string | null;
+  readonly place: string;
+}
+
+export interface TodayView {
+  readonly day: string;
+  readonly minutesNow: number;
+  readonly tickets: readonly Ticket[];
+  readonly visits: readonly PlannedVisit[];
+  readonly arriving: readonly {
+    readonly day: string;
+    readonly label: string;
+    readonly name: string;
+    readonly jobId: string;
+  }[];
+  readonly comingBack: readonly {
+    readonly day: string;
+    readonly name: string;
+    readonly jobId: string;
+  }[];
+  readonly shopName: string;
+  readonly people: readonly string[];
+  readonly timeZone: string;
+}
+
+export const OPENS_MINUTES = 9 * 60;
+export const CLOSES_MINUTES = 20 * 60;
+
+/** The home screen: tickets in order of what to do next, the bench's day, arrivals, returns. */
+export function todayView(from: Db = db()): TodayView {
+  const shop = shopSettings(from);
+  const day = shopDay(shop.timeZone);
+  const minutesNow = shopMinutes(shop.timeZone, now());
+  const jobs = allJobs(from).map((job) => loadSnapshot(job.id, from)!);
+  const open = jobs.filter((snapshot) => !snapshot.job.deliveredAt);
+  const tickets = jobs.map((snapshot) => ticketOf(snapshot, day));
+  return {
+    day,
+    minutesNow,
+    tickets: tickets.sort(byUrgency),
+    visits: bench(open, day, minutesNow),
+    arriving: open
+      .flatMap(({ parts, archer, job }) =>
+        parts.flatMap((part) =>
+          part.arrivesDay
+            ? [{ day: part.arrivesDay, label: part.label, name: archer.name, jobId: job.id }]
+            : [],
+        ),
+      )
+      .sort((a, b) => a.day.localeCompare(b.day)),
+    comingBack: jobs
+      .flatMap(({ job, archer }) =>
+        job.deliveredAt
+          ? [{ day: twoWeeksAfter(job.deliveredAt), name: archer.name, jobId: job.id }]
+          : [],
+      )
+      .sort((a, b) => a.day.localeCompare(b.day)),
+    shopName: shop.name,
+    people: shop.people,
+    timeZone: shop.timeZone,
+  };
+}
+
+const twoWeeksAfter = (instant: string) => {
+  const date = new Date(instant);
+  date.setUTCDate(date.getUTCDate() + 14);
+  return date.toISOString().slice(0, 10);
+};
+
+const ORDER: Record<TicketState, number> = { again: 0, going: 0, waits: 1, delivered: 2 };
+
+const byUrgency = (a: Ticket, b: Ticket) =>
+  ORDER[a.state] - ORDER[b.state] ||
+  (a.promisedDay ?? '9999').localeCompare(b.promisedDay ?? '9999') ||
+  a.number - b.number;
+
+function ticketOf(snapshot: JobSnapshot, day: string): Ticket {
+  const { job, archer, bow, parts } = snapshot;
+  const derived = derive(snapshot);
+  const states = stageStates(snapshot, derived);
+  const { stale, visits } = derived.plan;
+  const waiting = parts.find((part) => part.arrivesDay && part.arrivesDay > day);
+  const base = {
+    jobId: job.id,
+    number: job.number,
+    name: archer.name,
+    about: [
+      bow ? bowName(bow) : 'no bow yet',
+      archer.hand === 'left' ? 'left hand' : '',
+      archer.minor ? `minor, with ${archer.guardianName || '?'}` : '',
+    ]
+      .filter(Boolean)
+      .join(' · '),
+    promisedDay: job.promisedDay,
+    appointmentAt: job.appointmentAt,
+    late: lateness(job.promisedDay, waiting?.arrivesDay ?? null, day, job.deliveredAt !== null),
+    place: job.place,
+  };
+  if (job.deliveredAt)
+    return {
+      ...base,
+      state: 'delivered',
+      tag: 'delivered',
+      next: 'Second visit in about two weeks',
+    };
+  if (stale.length > 0) {
+    const names = stale.slice(0, 2).map((entry) => setupValue(entry.key).name.toLowerCase());
+    return {
+      ...base,
+      state: 'again',
+      tag: `${stale.length} again`,
+      next: `${capital(names.join(', '))} again`,
+    };
+  }
+  const early = states.find(
+    (stage) => ['fit', 'bow', 'kit'].includes(stage.id) && stage.open.length > 0,
+  );
+  if (waiting)
+    return {
+      ...base,
+      state: 'waits',
+      tag: 'waits for a part',
+      next: `${waiting.label} arrives ${waiting.arrivesDay}`,
+    };
+  if (early)
+    return {
+      ...base,
+      state: 'going',
+      tag: early.name.toLowerCase(),
+      next: `${early.name}: ${early.open[0]}`,
+    };
+  const visit = visits[0];
+  const step = visit && derived.plan.steps.find((s) => s.id === visit.steps[0]);
+  if (step)
+    return { ...base, state: 'going', tag: stationName(visit.station), next: step.template.title };
+  return { ...base, state: 'going', tag: 'handover', next: 'Ready to hand over' };
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+const stationName = (id: string) =>
+  STATIONS.find((station) => station.id === id)?.name.toLowerCase() ?? id;
+
+function lateness(
+  promised: string | null,
+  arrives: string | null,
+  day: string,
+  delivered: boolean,
+): string | null {
+  if (!promised || delivered) return null;
+  if (promised < day) return 'was promised earlier';
+  return arrives && arrives > promised ? `part arrives after the promised day` : null;
+}
+
+/** Jobs with a bow and a kit take their visits in order of promise; the archer only by appointment. */
+function bench(open: readonly JobSnapshot[], day: string, minutesNow: number): PlannedVisit[] {
+  const ready = open
+    .map((snapshot) => ({ snapshot, derived: derive(snapshot) }))
+    .filter(
+      ({ snapshot, derived }) =>
+        snapshot.bow &&
+        derived.kit.rest &&
+        !snapshot.parts.some((p) => p.arrivesDay && p.arrivesDay > day),
+    );
+  const jobs = ready.map(({ snapshot: { job, archer, shop }, derived }) => ({
+    jobId: job.id,
+    name: archer.name,
+    visits: derived.plan.visits,
+    archerAt:
+      job.appointmentAt && shopDay(shop.timeZone, job.appointmentAt) === day
+        ? shopMinutes(shop.timeZone, job.appointmentAt)
+        : null,
+  }));
+  const fits = open
+    .filter(
+      ({ job, shop, bow }) =>
+        !bow && job.appointmentAt && shopDay(shop.timeZone, job.appointmentAt) === day,
+    )
+    .map(({ job, archer, shop }) => ({
+      jobId: job.id,
+      name: archer.name,
+      visits: [{ station: 'counter', archer: true, steps: ['fit'], minutes: 45 }],
+      archerAt: shopMinutes(shop.timeZone, job.appointmentAt!),
+    }));
+  return placeVisits([...fits, ...jobs], Math.max(OPENS_MINUTES, minutesNow), CLOSES_MINUTES);
+}
