@@ -8,7 +8,14 @@ dayjs.extend(timezone);
 /** Started from WAFFENRAD_NOW where it is set (demo pictures, tests), else the real clock. */
 const offsetMs = process.env.WAFFENRAD_NOW ? Date.parse(process.env.WAFFENRAD_NOW) - Date.now() : 0;
 
-export const now = () => new Date(Date.now() + offsetMs);
+let pretended: Date | null = null;
+
+/** Only for filling a demo database: what is written next is dated so. Null ends it. */
+export const pretendNow = (instant: Date | null) => {
+  pretended = instant;
+};
+
+export const now = () => pretended ?? new Date(Date.now() + offsetMs);
 export const nowIso = () => now().toISOString();
 
 /** The day it is in the shop, YYYY-MM-DD. */

@@ -269,7 +269,7 @@ const HANDLERS: Handlers = {
     if (open.length > 0 && openReason.trim().length < 3) {
       throw cannot(
         'work-open',
-        `${open.length} things are open. Finish them, or say why it is handed over all the same.`,
+        `Open: ${open.join('; ')}. Finish it, or say why it is handed over all the same.`,
         '/command/openReason',
       );
     }
@@ -398,7 +398,11 @@ function partRow(
   }
   const item = itemById(db, itemId);
   if (!item || item.slot !== slot)
-    throw cannot('unknown-part', 'There is no such part in the catalogue.', '/command/itemId');
+    throw cannot(
+      'unknown-part',
+      `There is no part “${itemId}” in the catalogue.`,
+      '/command/itemId',
+    );
   const against = objections(item, derive(snapshot).kitContext).find(
     (finding) => finding.rule.hard,
   );

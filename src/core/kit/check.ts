@@ -16,11 +16,16 @@ export interface Finding extends RuleAnswer {
 
 /** Everything the rules have to say about the kit; rules whose slots are empty are silent. */
 export function checkKit(context: KitContext): Finding[] {
-  return KIT_RULES.filter((rule) => rule.slots.every((slot) => context.kit[slot])).map((rule) => ({
+  return KIT_RULES.filter((rule) => speaks(rule, context.kit)).map((rule) => ({
     rule,
     ...rule.check(context),
   }));
 }
+
+const speaks = (rule: KitRule, kit: Kit) =>
+  rule.slots.length > 0
+    ? rule.slots.every((slot) => kit[slot])
+    : Object.values(kit).some((part) => part !== undefined);
 
 /** What stands against taking `item` into the kit as it is now: hard refusals first. */
 export function objections(item: CatalogueItem, context: KitContext): Finding[] {
