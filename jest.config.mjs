@@ -11,7 +11,11 @@ const swc = [
 
 const shared = {
   transform: { '^.+\\.(t|j)sx?$': swc },
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '\\.css$': '<rootDir>/scripts/empty.cjs', '^server-only$': '<rootDir>/scripts/empty.cjs' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '\\.css$': '<rootDir>/scripts/empty.cjs',
+    '^server-only$': '<rootDir>/scripts/empty.cjs',
+  },
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/var'],
 };
 

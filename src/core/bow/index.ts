@@ -2,3 +2,4 @@ export * from './types';
 export * from './draw-force';
 export * from './launch-speed';
 export * from './record';
+export * from './outline';

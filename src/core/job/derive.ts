@@ -85,8 +85,10 @@ export function derive(snapshot: JobSnapshot): JobDerived {
   };
 }
 
-const mmOrNull = (value: number | null | undefined) => (value == null ? null : mm(value));
-const newtonOrNull = (value: number | null | undefined) => (value == null ? null : newton(value));
+const mmOrNull = (value: number | null | undefined) =>
+  value === null || value === undefined ? null : mm(value);
+const newtonOrNull = (value: number | null | undefined) =>
+  value === null || value === undefined ? null : newton(value);
 
 function fitDrawLength({ fitReadings, shop, bow }: JobSnapshot): DrawLengthResult | null {
   const readings = fitReadings.filter((r) => r.key !== 'weightTrial') as (FitReading & {
@@ -140,8 +142,8 @@ function predictedSpeed(context: BuildContext) {
   const { bow, history, kit } = context;
   const peak = latest(history, 'peakWeight')?.si ?? context.peakTargetN;
   const length = latest(history, 'drawLength')?.si ?? context.moduleStepMm;
-  const arrow = latest(history, 'arrowMass')?.si ?? itemOf(kit, 'arrows')?.massG;
-  if (!bow || peak === null || length === null || arrow == null) return null;
+  const arrow = latest(history, 'arrowMass')?.si ?? itemOf(kit, 'arrows')?.massG ?? null;
+  if (!bow || peak === null || length === null || arrow === null) return null;
   const answer = launchSpeed({
     bow,
     setting: { drawLengthMm: mm(length), peakN: newton(peak) },

@@ -36,7 +36,12 @@ export function jobMarks(derived: JobDerived, distancesM: readonly Metre[]): Job
   ): MarkInput =>
     reading !== null
       ? { name, quantity, si: reading, from: 'measured' }
-      : { name, quantity, si: fallback ?? null, from: fallback == null ? 'missing' : from };
+      : {
+          name,
+          quantity,
+          si: fallback ?? null,
+          from: (fallback ?? null) === null ? 'missing' : from,
+        };
   const inputs = [
     pick(
       'arrow speed',

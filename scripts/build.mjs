@@ -1,0 +1,4 @@
+import { needBuild, needPackages, stop } from './lib.mjs';
+
+needPackages();
+if (!needBuild()) stop('The build failed; the reason stands above.');

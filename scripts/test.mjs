@@ -1,0 +1,53 @@
+/** Everything in one go: packages, browser, types, lint, units, build, journeys; then one plain line. */
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { bin, needBuild, needChromium, needPackages, run, say } from './lib.mjs';
+
+needPackages();
+needChromium();
+mkdirSync('var', { recursive: true });
+
+const tally = { passed: 0, failed: 0 };
+const count = (ok) => (ok ? tally.passed++ : tally.failed++);
+
+function step(name, work) {
+  say(`\n— ${name}`);
+  const started = Date.now();
+  const ok = work();
+  say(`${ok ? 'ok' : 'FAILED'}: ${name}, ${((Date.now() - started) / 1000).toFixed(0)} s`);
+  return ok;
+}
+
+/** Runs a Jest configuration and adds its own counts; a run without counts is one failure. */
+function jest(config) {
+  const report = `var/jest-${config.replace(/\W/g, '-')}.json`;
+  rmSync(report, { force: true });
+  const ok = run(bin('jest'), ['--config', config, '--json', `--outputFile=${report}`]);
+  try {
+    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+      readFileSync(report, 'utf8'),
+    );
+    tally.passed += numPassedTests;
+    tally.failed += numFailedTests + numRuntimeErrorTestSuites;
+    if (!ok && numFailedTests + numRuntimeErrorTestSuites === 0) tally.failed++;
+  } catch {
+    tally.failed++;
+  }
+  return ok;
+}
+
+count(step('type check', () => run(bin('tsc'), ['--noEmit'])));
+count(
+  step(
+    'lint',
+    () =>
+      run(bin('eslint'), ['.', '--max-warnings', '0']) &&
+      run(bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+  ),
+);
+step('unit tests', () => jest('jest.config.mjs'));
+const built = step('production build', needBuild);
+count(built);
+if (built) step('browser tests', () => jest('e2e/jest.config.mjs'));
+
+say(`\n${tally.passed} passed, ${tally.failed} failed`);
+process.exit(tally.failed === 0 ? 0 : 1);
