@@ -7,7 +7,8 @@ export type Db = Database.Database;
 
 export const DEFAULT_DB = 'var/waffenrad.sqlite';
 
-export const dbPath = () => resolve(process.env.WAFFENRAD_DB ?? DEFAULT_DB);
+export const dbPath = () =>
+  resolve(/* turbopackIgnore: true */ process.env.WAFFENRAD_DB ?? DEFAULT_DB);
 
 /** Opens (and makes) the file, sets the pragmas, brings the schema up to date. */
 export function openDb(path: string): Db {

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Db } from './db';
 
-const DIRECTORY = join(process.cwd(), 'src/data/migrations');
+const DIRECTORY = join(/* turbopackIgnore: true */ process.cwd(), 'src/data/migrations');
 
 /**
  * Runs every migration newer than the file's `user_version`, each in one transaction with the

@@ -3,10 +3,15 @@ import { db, type Db } from '@/data/db';
 import { sheetDocument } from '@/data/records';
 import { notFound } from './problem';
 
-/** A build sheet as it was made. */
-export function loadSheet(jobId: string, revision: string, from: Db = db()): SheetDocument {
+/** A build sheet as it was made; null for an unknown job or revision. */
+export function findSheet(jobId: string, revision: string, from: Db = db()): SheetDocument | null {
   const number = /^[1-9]\d{0,5}$/.test(revision) ? Number(revision) : 0;
-  const found = number > 0 ? sheetDocument(from, jobId, number) : null;
+  return number > 0 ? (sheetDocument(from, jobId, number) as SheetDocument | null) : null;
+}
+
+/** The same, for the interface: an unknown one is a problem. */
+export function loadSheet(jobId: string, revision: string, from: Db = db()): SheetDocument {
+  const found = findSheet(jobId, revision, from);
   if (!found) throw notFound('build sheet');
-  return found as SheetDocument;
+  return found;
 }

@@ -2,7 +2,7 @@ import { checker } from '@/contracts/ajv';
 import { ShopRequest } from '@/contracts/commands';
 import type { Shop } from '@/core/job';
 import { db, type Db } from '@/data/db';
-import { saveShopSettings } from '@/data/settings';
+import { saveShopSettings, shopSettings } from '@/data/settings';
 import { invalid } from './problem';
 
 const check = checker(ShopRequest);
@@ -21,3 +21,5 @@ export function saveShop(body: unknown, on: Db = db()): Shop {
   saveShopSettings(on, checked.value);
   return checked.value;
 }
+
+export const loadShop = (from: Db = db()): Shop => shopSettings(from);

@@ -1,5 +1,11 @@
-import { isFitKey, readOptionsFor, type EntryKey, type JobSnapshot } from '@/core/job';
-import { isSetupKey, setupValue } from '@/core/route';
+import {
+  isFitKey,
+  readOptionsFor,
+  standingTurns,
+  type EntryKey,
+  type JobSnapshot,
+} from '@/core/job';
+import { historyOf, isSetupKey, setupValue } from '@/core/route';
 import { read } from '@/core/units';
 import { appendReading, type NewReading } from '@/data/records';
 import type { Db } from '@/data/db';
@@ -83,7 +89,11 @@ export function toRows(
     default: {
       const first = number(entry.entered, key, 'entered');
       const row = { ...base, key, si: first.si, choice: null, entered: first.text };
-      if (key !== 'peakWeight' || entry.entered2 === undefined) return [row];
+      if (key !== 'peakWeight') return [row];
+      if (entry.entered2 === undefined) {
+        // A weighing without turns is one where the bolts stand.
+        return [{ ...row, si2: standingTurns(historyOf(snapshot.readings)) }];
+      }
       return weighing(row, entry.entered2, number, snapshot, pointer);
     }
   }

@@ -1,49 +1,18 @@
 import { bowName } from '@/core/bow';
-import { derive, stageStates, type JobSnapshot } from '@/core/job';
+import {
+  derive,
+  stageStates,
+  type JobSnapshot,
+  type Ticket,
+  type TicketState,
+  type TodayView,
+} from '@/core/job';
 import { placeVisits, setupValue, STATIONS, type PlannedVisit } from '@/core/route';
 import { db, type Db } from '@/data/db';
 import { allJobs } from '@/data/jobs';
 import { shopSettings } from '@/data/settings';
 import { now, shopDay, shopMinutes } from './clock';
 import { loadSnapshot } from './snapshot';
-
-export type TicketState = 'again' | 'waits' | 'going' | 'delivered';
-
-export interface Ticket {
-  readonly jobId: string;
-  readonly number: number;
-  readonly name: string;
-  readonly about: string;
-  readonly next: string;
-  readonly promisedDay: string | null;
-  readonly appointmentAt: string | null;
-  readonly state: TicketState;
-  /** Station, "3 again", "waits for a part". */
-  readonly tag: string;
-  readonly late: string | null;
-  readonly place: string;
-}
-
-export interface TodayView {
-  readonly day: string;
-  readonly minutesNow: number;
-  readonly tickets: readonly Ticket[];
-  readonly visits: readonly PlannedVisit[];
-  readonly arriving: readonly {
-    readonly day: string;
-    readonly label: string;
-    readonly name: string;
-    readonly jobId: string;
-  }[];
-  readonly comingBack: readonly {
-    readonly day: string;
-    readonly name: string;
-    readonly jobId: string;
-  }[];
-  readonly shopName: string;
-  readonly people: readonly string[];
-  readonly timeZone: string;
-}
 
 export const OPENS_MINUTES = 9 * 60;
 export const CLOSES_MINUTES = 20 * 60;
@@ -80,6 +49,8 @@ export function todayView(from: Db = db()): TodayView {
     shopName: shop.name,
     people: shop.people,
     timeZone: shop.timeZone,
+    opens: OPENS_MINUTES,
+    closes: CLOSES_MINUTES,
   };
 }
 
@@ -107,7 +78,7 @@ function ticketOf(snapshot: JobSnapshot, day: string): Ticket {
     number: job.number,
     name: archer.name,
     about: [
-      bow ? bowName(bow) : 'no bow yet',
+      bow ? bow.model : 'no bow yet',
       archer.hand === 'left' ? 'left hand' : '',
       archer.minor ? `minor, with ${archer.guardianName || '?'}` : '',
     ]
@@ -117,13 +88,15 @@ function ticketOf(snapshot: JobSnapshot, day: string): Ticket {
     appointmentAt: job.appointmentAt,
     late: lateness(job.promisedDay, waiting?.arrivesDay ?? null, day, job.deliveredAt !== null),
     place: job.place,
+    nextDay: null,
+    comeBackDay: job.deliveredAt ? twoWeeksAfter(job.deliveredAt) : null,
   };
   if (job.deliveredAt)
     return {
       ...base,
       state: 'delivered',
       tag: 'delivered',
-      next: 'Second visit in about two weeks',
+      next: 'Second visit: peep, stretch, sight',
     };
   if (stale.length > 0) {
     const names = stale.slice(0, 2).map((entry) => setupValue(entry.key).name.toLowerCase());
@@ -142,7 +115,8 @@ function ticketOf(snapshot: JobSnapshot, day: string): Ticket {
       ...base,
       state: 'waits',
       tag: 'waits for a part',
-      next: `${waiting.label} arrives ${waiting.arrivesDay}`,
+      next: `${waiting.label} arrives`,
+      nextDay: waiting.arrivesDay,
     };
   if (early)
     return {

@@ -51,7 +51,7 @@ const CAM_BACK_MM = 38;
 /** Drop of the limb from axle to pocket: today's bows carry their limbs near level. */
 const LIMB_RISE_MM = 108;
 const NOCK_UP_MM = 24;
-const FRONT_MM = 128;
+const FRONT_MM = 134;
 
 /**
  * Draws a compound bow at rest from its own axle-to-axle length, brace height and cam system.
@@ -65,7 +65,7 @@ export function bowOutline({ axleToAxleMm, braceHeightMm, camSystem }: BowShape)
   const limbs = sides.map((side) => limb(side, axleX, half, pocketY));
   return {
     riser: smooth(riserEdge(pocketY)),
-    riserHoles: riserHoles(pocketY).map(smooth),
+    riserHoles: riserHoles(pocketY).map((hole) => rounded(hole, 6)),
     grip: smooth(gripEdge(pocketY)),
     limbs: limbs.map((entry) => entry.outline),
     limbSeams: limbs.map((entry) => entry.seam),
@@ -75,19 +75,19 @@ export function bowOutline({ axleToAxleMm, braceHeightMm, camSystem }: BowShape)
         ? idler({ x: axleX, y: side * half })
         : cam({ x: axleX, y: side * half }, side),
     ),
-    bolts: sides.map((side) => ({ x: -47, y: side * (pocketY + 3) })),
+    bolts: sides.map((side) => ({ x: -54, y: side * (pocketY + 2) })),
     string: line({ x: braceHeightMm, y: -half }, { x: braceHeightMm, y: half }),
     cables: [
       line({ x: axleX + 14, y: half - 12 }, { x: axleX - 12, y: -half + 4 }),
       line({ x: axleX + 14, y: -half + 12 }, { x: axleX - 12, y: half - 4 }),
     ],
-    guard: line({ x: -18, y: -pocketY * 0.3 }, { x: axleX + 2, y: -pocketY * 0.3 }),
+    guard: line({ x: -24, y: -pocketY * 0.3 }, { x: axleX + 2, y: -pocketY * 0.3 }),
     arrowY: -NOCK_UP_MM,
     stringX: braceHeightMm,
     peep: { x: braceHeightMm, y: -NOCK_UP_MM - 150 },
     rest: { x: -6, y: -NOCK_UP_MM + 5 },
-    sightBase: { x: -44, y: -pocketY * 0.4 },
-    barBase: { x: -38, y: pocketY * 0.42 },
+    sightBase: { x: -50, y: -pocketY * 0.4 },
+    barBase: { x: -44, y: pocketY * 0.42 },
     pocketY,
     box: { left: -FRONT_MM, right: braceHeightMm + 26, top: -half - 62, bottom: half + 62 },
   };
@@ -111,122 +111,149 @@ function smooth(points: readonly Point[]): string {
   return `${path}Z`;
 }
 
+/** Closed polygon with its corners rounded by up to `radius`. */
+function rounded(points: readonly Point[], radius: number): string {
+  const count = points.length;
+  const toward = (from: Point, to: Point): Point => {
+    const length = Math.hypot(to.x - from.x, to.y - from.y);
+    const part = Math.min(radius, length / 2) / length;
+    return at(from.x + (to.x - from.x) * part, from.y + (to.y - from.y) * part);
+  };
+  const corners = points.map((corner, i) => {
+    const before = toward(corner, points[(i + count - 1) % count]!);
+    const after = toward(corner, points[(i + 1) % count]!);
+    return `${n(before.x)} ${n(before.y)}Q${n(corner.x)} ${n(corner.y)} ${n(after.x)} ${n(after.y)}`;
+  });
+  return `M${corners.join('L')}Z`;
+}
+
 /** Front edge from the top down, then the back edge up: shelf, throat and heel included. */
 function riserEdge(u: number): Point[] {
   return [
-    at(-64, -u - 6),
-    at(-61, -0.84 * u),
-    at(-53, -0.64 * u),
-    at(-49, -0.44 * u),
-    at(-46, -0.26 * u),
-    at(-37, -0.13 * u),
-    at(-31, 0),
-    at(-31, 0.16 * u),
-    at(-35, 0.32 * u),
-    at(-43, 0.52 * u),
-    at(-53, 0.74 * u),
-    at(-61, 0.9 * u),
-    at(-64, u + 6),
-    at(-31, u + 12),
-    at(-29, 0.9 * u),
-    at(-20, 0.7 * u),
-    at(-9, 0.5 * u),
-    at(4, 0.385 * u),
-    at(11, 0.3 * u),
+    at(-74, -u - 4),
+    at(-70, -0.84 * u),
+    at(-61, -0.64 * u),
+    at(-56, -0.44 * u),
+    at(-52, -0.26 * u),
+    at(-42, -0.13 * u),
+    at(-34, 0),
+    at(-34, 0.16 * u),
+    at(-40, 0.32 * u),
+    at(-50, 0.52 * u),
+    at(-61, 0.74 * u),
+    at(-69, 0.9 * u),
+    at(-74, u + 4),
+    at(-30, u + 8),
+    at(-24, 0.9 * u),
+    at(-13, 0.7 * u),
+    at(-2, 0.5 * u),
+    at(8, 0.385 * u),
+    at(12, 0.3 * u),
     at(7, 0.16 * u),
     at(0, 0),
     at(-5, -0.055 * u),
-    at(-19, -0.095 * u),
-    at(-26, -0.17 * u),
-    at(-28, -0.32 * u),
-    at(-27, -0.48 * u),
-    at(-25, -0.64 * u),
-    at(-27, -0.84 * u),
-    at(-31, -u - 12),
+    at(-16, -0.09 * u),
+    at(-22, -0.17 * u),
+    at(-23, -0.32 * u),
+    at(-20, -0.48 * u),
+    at(-19, -0.64 * u),
+    at(-22, -0.84 * u),
+    at(-28, -u - 8),
   ];
 }
 
+/** Windows between the riser's webs, as [x, y] corners in parts of the pocket's height. */
 function riserHoles(u: number): Point[][] {
-  const slot = (points: [number, number, number][]) => [
-    ...points.map(([x, y, w]) => at(x - w, y * u)),
-    ...[...points].reverse().map(([x, y, w]) => at(x + w, y * u)),
+  const windows: [number, number][][] = [
+    [
+      [-61, -0.9],
+      [-31, -0.9],
+      [-33, -0.74],
+      [-54, -0.68],
+    ],
+    [
+      [-49, -0.64],
+      [-30, -0.68],
+      [-31, -0.5],
+      [-46, -0.44],
+    ],
+    [
+      [-43, -0.4],
+      [-31, -0.44],
+      [-32, -0.25],
+      [-42, -0.22],
+    ],
+    [
+      [-25, 0.4],
+      [-6, 0.42],
+      [-13, 0.55],
+      [-36, 0.5],
+    ],
+    [
+      [-42, 0.55],
+      [-17, 0.6],
+      [-24, 0.74],
+      [-50, 0.7],
+    ],
+    [
+      [-54, 0.75],
+      [-29, 0.79],
+      [-32, 0.91],
+      [-60, 0.9],
+    ],
   ];
-  return [
-    slot([
-      [-45, -0.92, 4],
-      [-44, -0.82, 8],
-      [-40, -0.7, 5.5],
-      [-39, -0.62, 2],
-    ]),
-    slot([
-      [-38, -0.56, 2],
-      [-38, -0.47, 4.5],
-      [-37, -0.36, 4],
-      [-36, -0.29, 1.5],
-    ]),
-    slot([
-      [-19, 0.38, 3],
-      [-24, 0.46, 8],
-      [-31, 0.58, 8.5],
-      [-37, 0.68, 4],
-    ]),
-    slot([
-      [-40, 0.74, 3],
-      [-44, 0.82, 7],
-      [-46, 0.92, 4],
-    ]),
-  ];
+  return windows.map((corners) => corners.map(([x, y]) => at(x, y * u)));
 }
 
 const gripEdge = (u: number): Point[] => [
-  at(-17, -0.02 * u),
-  at(-21, 0.1 * u),
-  at(-19, 0.22 * u),
-  at(-9, 0.32 * u),
-  at(9, 0.32 * u),
-  at(13, 0.27 * u),
-  at(9, 0.15 * u),
-  at(2, 0.02 * u),
-  at(-3, -0.04 * u),
+  at(-19, -0.01 * u),
+  at(-24, 0.1 * u),
+  at(-22, 0.22 * u),
+  at(-12, 0.33 * u),
+  at(9, 0.33 * u),
+  at(15, 0.28 * u),
+  at(10, 0.15 * u),
+  at(2, 0.01 * u),
+  at(-4, -0.045 * u),
 ];
 
 function limb(side: -1 | 1, axleX: number, half: number, pocketY: number) {
-  const root = at(-60, side * (pocketY - 10));
-  const tip = at(axleX + 7, side * (half + 3));
+  const root = at(-66, side * (pocketY - 14));
+  const tip = at(axleX + 10, side * (half + 2));
   const along = at(tip.x - root.x, tip.y - root.y);
   const length = Math.hypot(along.x, along.y);
   // Normal that points away from the riser's middle.
-  const normal = at((-along.y / length) * -side, (along.x / length) * side);
-  const bow = 13;
+  const normal = at((-along.y / length) * side, (along.x / length) * side);
+  const bow = 17;
   const edge = (t: number, offset: number) => {
     const lift = bow * 4 * t * (1 - t) + offset;
     return at(root.x + along.x * t + normal.x * lift, root.y + along.y * t + normal.y * lift);
   };
-  const thickness = (t: number) => 7.5 - 3 * t;
-  const steps = [0, 0.25, 0.5, 0.75, 1];
+  const thickness = (t: number) => 9 - 3.5 * t;
+  const steps = [0, 0.17, 0.33, 0.5, 0.67, 0.83, 1];
   const outer = steps.map((t) => edge(t, thickness(t)));
   const inner = [...steps].reverse().map((t) => edge(t, -thickness(t)));
+  const seam = [0.34, 0.45, 0.56, 0.67, 0.78, 0.88].map((t) => edge(t, 0));
   return {
-    outline: smooth([...outer, ...inner]),
-    seam: `M${steps
-      .slice(2)
-      .map((t) => `${n(edge(t, 0).x)} ${n(edge(t, 0).y)}`)
-      .join('L')}`,
+    outline: rounded([...outer, ...inner], 6),
+    seam: `M${seam.map(({ x, y }) => `${n(x)} ${n(y)}`).join('L')}`,
   };
 }
 
 function pocket(side: -1 | 1, pocketY: number): string {
   const y = (value: number) => side * (pocketY + value);
-  return smooth([
-    at(-73, y(-24)),
-    at(-74, y(6)),
-    at(-56, y(20)),
-    at(-22, y(36)),
-    at(-8, y(30)),
-    at(-14, y(14)),
-    at(-34, y(-8)),
-    at(-52, y(-28)),
-  ]);
+  return rounded(
+    [
+      at(-86, y(-30)),
+      at(-82, y(6)),
+      at(-30, y(43)),
+      at(-4, y(39)),
+      at(-14, y(10)),
+      at(-34, y(-12)),
+      at(-54, y(-34)),
+    ],
+    9,
+  );
 }
 
 const polar = (centre: Point, radius: number, angle: number, side: -1 | 1) =>

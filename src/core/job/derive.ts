@@ -21,7 +21,7 @@ import {
   type History,
   type WorkPlan,
 } from '../route';
-import { gram, metre, mm, newton, turns, write } from '../units';
+import { gram, metre, mm, newton, turns, write, type Turns } from '../units';
 import type { FitReading, JobSnapshot } from './types';
 
 /** Everything computed for a job, from its snapshot alone. */
@@ -182,3 +182,11 @@ export const weighings = (history: History) =>
       ? []
       : [{ turns: turns(reading.si2), peakN: newton(reading.si) }],
   );
+
+/** Turns both bolts stand at, by the last readings; null when not known or not alike. */
+export function standingTurns(history: History): Turns | null {
+  const upper = latest(history, 'limbTurnsUpper')?.si ?? null;
+  const lower = latest(history, 'limbTurnsLower')?.si ?? null;
+  const alike = upper !== null && lower !== null && Math.abs(upper - lower) < 0.01;
+  return alike ? turns(upper) : null;
+}

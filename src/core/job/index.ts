@@ -4,3 +4,4 @@ export * from './cautions';
 export * from './stages';
 export * from './marks';
 export * from './entry';
+export * from './today';

@@ -51,8 +51,11 @@ export function readingText(reading: Reading, shop: ShopUnits): string {
   }
 }
 
-/** The wanted band: "27 3/8 in to 27 5/8 in", "under 6 mm". */
+/** The wanted band, its unit said once: "27 3/8 to 27 5/8 in", "under 6 mm". */
 export function targetText(key: SetupKey, target: Target, shop: ShopUnits): string {
   if (key === 'paperTear') return `under ${target.high.toFixed(0)} mm`;
-  return `${writeValue(key, target.low, shop)} to ${writeValue(key, target.high, shop)}`;
+  const [low, high] = [target.low, target.high].map((si) => writeValue(key, si, shop));
+  const unit = /[^\d\s]*$/.exec(high!)![0];
+  const bare = unit !== '' && low!.endsWith(unit) ? low!.slice(0, -unit.length).trimEnd() : low!;
+  return bare === high!.slice(0, -unit.length).trimEnd() ? high! : `${bare} to ${high}`;
 }

@@ -42,8 +42,8 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
     const twists = -Math.round((remainder / MM_PER_TWIST) * 2) / 2 + 0;
     return {
       si: twists,
-      low: twists - 0.6,
-      high: twists + 0.6,
+      low: twists - 0.5,
+      high: twists + 0.5,
       reason: `${write(remainder, 'length', shop, { signed: true, denominator: 32 })} is left between module and archer; a full twist is worth about 1.2 mm until this bow has shown its own`,
       source: 'shop rule',
     };

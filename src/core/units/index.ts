@@ -2,3 +2,4 @@ export * from './types';
 export * from './read';
 export * from './write';
 export { findUnit, shopUnitFor, siPerUnit, unitsFor } from './unit-table';
+export * from './money';

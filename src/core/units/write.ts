@@ -66,6 +66,7 @@ export function writeParts(
     };
   }
   const steps = Math.round(Math.abs(value) * fraction);
+  const one = unit === 'turns' && steps > 0 && steps <= fraction;
   const [numerator, denominator] = reduce(steps % fraction, fraction);
   const whole = Math.floor(steps / fraction);
   return {
@@ -73,7 +74,7 @@ export function writeParts(
     whole: whole === 0 && numerator > 0 ? '' : String(whole),
     numerator: numerator === 0 ? null : numerator,
     denominator: numerator === 0 ? null : denominator,
-    unit: shown,
+    unit: one ? 'turn' : shown,
   };
 }
 

@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import type { SheetDocument } from '@/core/sheet';
 
-const FONTS = join(process.cwd(), 'node_modules/@expo-google-fonts');
+const FONTS = join(/* turbopackIgnore: true */ process.cwd(), 'node_modules/@expo-google-fonts');
 const NEXT = 'atkinson-hyperlegible-next';
 const MONO = 'atkinson-hyperlegible-mono';
 const font = (family: string, weight: string, file: string) =>

@@ -42,10 +42,33 @@ export function BowDrawing({ shape, looks }: BowDrawingProps) {
         {...stroke(looks.string === 'planned' ? 'fitted' : looks.string)}
         strokeWidth={3.2}
       />
+      {o.cams.map((cam) => (
+        <g key={cam.edge}>
+          <path d={cam.edge} fill="var(--paper-deep)" stroke="var(--ink)" strokeWidth={4} />
+          <path d={cam.track} stroke="var(--ink)" strokeWidth={1.4} />
+          {cam.holes.map((hole) => (
+            <path key={hole} d={hole} stroke="var(--ink)" strokeWidth={2} />
+          ))}
+          {cam.module && (
+            <path
+              d={cam.module}
+              fill={looks.cams === 'measured' ? 'var(--petrol)' : 'none'}
+              {...stroke(looks.cams === 'measured' ? 'planned' : looks.cams)}
+              strokeWidth={looks.cams === 'again' ? 4 : 2}
+            />
+          )}
+        </g>
+      ))}
       {o.limbs.map((path, i) => (
         <g key={path}>
-          <path d={path} fill="var(--ink)" />
+          <path d={path} fill="var(--ink)" stroke="var(--paper-deep)" strokeWidth={1.6} />
           <path d={o.limbSeams[i]} stroke="var(--paper-deep)" strokeWidth={1.6} />
+        </g>
+      ))}
+      {o.cams.map((cam) => (
+        <g key={cam.edge}>
+          <circle cx={cam.axle.x} cy={cam.axle.y} r={6} fill="var(--ink)" />
+          <circle cx={cam.axle.x} cy={cam.axle.y} r={2} fill="var(--paper-deep)" />
         </g>
       ))}
       <path d={o.guard} stroke="var(--ink)" strokeWidth={5} />
@@ -63,25 +86,6 @@ export function BowDrawing({ shape, looks }: BowDrawingProps) {
             stroke="var(--ink)"
             strokeWidth={2}
           />
-        </g>
-      ))}
-      {o.cams.map((cam) => (
-        <g key={cam.edge}>
-          <path d={cam.edge} fill="var(--paper-deep)" stroke="var(--ink)" strokeWidth={4} />
-          <path d={cam.track} stroke="var(--ink)" strokeWidth={1.4} />
-          {cam.holes.map((hole) => (
-            <path key={hole} d={hole} stroke="var(--ink)" strokeWidth={2} />
-          ))}
-          {cam.module && (
-            <path
-              d={cam.module}
-              fill={looks.cams === 'measured' ? 'var(--petrol)' : 'none'}
-              {...stroke(looks.cams === 'measured' ? 'planned' : looks.cams)}
-              strokeWidth={looks.cams === 'again' ? 4 : 2}
-            />
-          )}
-          <circle cx={cam.axle.x} cy={cam.axle.y} r={6} fill="var(--ink)" />
-          <circle cx={cam.axle.x} cy={cam.axle.y} r={2} fill="var(--paper-deep)" />
         </g>
       ))}
       <Quiver look={looks.quiver} u={o.pocketY} />
@@ -155,10 +159,10 @@ const Bar = ({ look, x, y }: At & { look: PartLook | null }) =>
 const Quiver = ({ look, u }: { look: PartLook | null; u: number }) =>
   look && (
     <g {...stroke(look)} strokeWidth={look === 'planned' ? 1.4 : 2.4}>
-      <path d={`M-98 ${-0.58 * u}c0 -34 44 -34 44 0v34h-44z`} fill="var(--paper-deep)" />
-      {[-92, -84, -76, -68, -60].map((x) => (
+      <path d={`M-112 ${-0.58 * u}c0 -34 44 -34 44 0v34h-44z`} fill="var(--paper-deep)" />
+      {[-106, -98, -90, -82, -74].map((x) => (
         <path key={x} d={`M${x} ${-0.58 * u + 34}V${0.78 * u}`} strokeWidth={1.6} />
       ))}
-      <path d={`M-98 ${0.36 * u}h44v12h-44z`} fill="var(--paper-deep)" />
+      <path d={`M-112 ${0.36 * u}h44v12h-44z`} fill="var(--paper-deep)" />
     </g>
   );

@@ -1,4 +1,5 @@
 import { writeParts, type QuantityName, type ShopUnits, type WriteOptions } from '@/core/units';
+import { Fraction } from './Fraction';
 
 /** A figure set as the trade writes it: true fractions, tabular digits, quiet unit. */
 export function Figure({
@@ -20,24 +21,27 @@ export function Figure({
       {parts.sign}
       {parts.whole}
       {parts.numerator !== null && (
-        <span className="frac" style={parts.whole === '' ? { marginLeft: 0 } : undefined}>
-          {parts.numerator}/{parts.denominator}
-        </span>
+        <>
+          {parts.whole !== '' && <span className="thin"> </span>}
+          <Fraction numerator={parts.numerator} denominator={parts.denominator!} />
+        </>
       )}
-      <span className="unit">{parts.unit}</span>
+      <span className="unit"> {parts.unit}</span>
     </span>
   );
 }
 
-/** Text that may hold figures: sets "3/8" in it as true fractions. */
+/** Text that may hold figures: sets "27 3/8" in it with a true fraction. */
 export function WithFractions({ text }: { text: string }) {
-  return text.split(/(\d+\/\d+)/).map((part, i) =>
-    i % 2 === 1 ? (
-      <span key={i} style={{ fontFeatureSettings: "'frac'" }}>
-        {part}
+  return text.split(/(\d+ \d+\/\d+|\d+\/\d+)/).map((part, i) => {
+    if (i % 2 === 0) return part;
+    const [, whole, numerator, denominator] = /^(?:(\d+) )?(\d+)\/(\d+)$/.exec(part)!;
+    return (
+      <span key={i} className="nowrap">
+        {whole}
+        {whole && <span className="thin"> </span>}
+        <Fraction numerator={numerator!} denominator={denominator!} />
       </span>
-    ) : (
-      part
-    ),
-  );
+    );
+  });
 }

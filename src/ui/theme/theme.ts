@@ -38,13 +38,22 @@ export const theme = createTheme({
         contained: {
           background: 'var(--petrol)',
           color: 'var(--on-strong)',
-          '&:hover': { background: 'var(--petrol)', filter: 'brightness(0.93)' }, '&.Mui-disabled': { background: 'var(--paper-deep)', color: 'var(--ink-soft)' } },
+          '&:hover': { background: 'var(--petrol)', filter: 'brightness(0.93)' },
+          '&.Mui-disabled': { background: 'var(--paper-deep)', color: 'var(--ink-soft)' },
+        },
         outlined: { borderWidth: 1.5, borderColor: 'var(--petrol)', background: 'var(--sheet)' },
         text: { padding: '8px 10px', textDecoration: 'underline', textUnderlineOffset: 4 },
       },
     },
     MuiToggleButtonGroup: {
-      styleOverrides: { root: { flexWrap: 'wrap', gap: 0, background: 'var(--sheet)', borderRadius: 3 } },
+      styleOverrides: {
+        root: {
+          flexWrap: 'wrap',
+          width: 'fit-content',
+          background: 'var(--sheet)',
+          borderRadius: 3,
+        },
+      },
     },
     MuiToggleButton: {
       styleOverrides: {
@@ -97,7 +106,11 @@ export const theme = createTheme({
     MuiCheckbox: { styleOverrides: { root: { color: 'var(--ink-soft)', padding: 10 } } },
     MuiDialog: {
       styleOverrides: {
-        paper: { border: '1.5px solid var(--ink)', background: 'var(--sheet)', backgroundImage: 'none' },
+        paper: {
+          border: '1.5px solid var(--ink)',
+          background: 'var(--sheet)',
+          backgroundImage: 'none',
+        },
       },
     },
     MuiBackdrop: { styleOverrides: { root: { background: 'rgba(30, 42, 47, 0.35)' } } },

@@ -1,0 +1,95 @@
+/** Takes the pictures of docs/screenshots from a fresh demo shop, its clock at a morning at work. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer from 'puppeteer-core';
+import {
+  bin,
+  chromiumPath,
+  freePort,
+  needBuild,
+  needChromium,
+  needPackages,
+  run,
+  startServer,
+  stop,
+} from './lib.mjs';
+
+needPackages();
+needChromium();
+if (!needBuild()) stop('The build failed; the reason stands above.');
+
+/** View name, ticket of whose job, path in the job. */
+const VIEWS = [
+  ['today', null, '/'],
+  ['meet', 'Noor', 'meet'],
+  ['fit-length', 'Ilse', 'fit'],
+  ['fit-weight', 'Ilse', 'fit?part=weight'],
+  ['bow-choose', 'Noor', 'bow'],
+  ['bow-module', 'Ilse', 'bow?part=module'],
+  ['bow-bolts', 'Ilse', 'bow?part=bolts'],
+  ['kit', 'Ove', 'kit?slot=sight'],
+  ['bench', 'Ilse', 'bench'],
+  ['lane-paper', 'Teodor', 'lane'],
+  ['lane-first', 'Aino', 'lane?part=first'],
+  ['lane-marks', 'Aino', 'lane?part=marks'],
+  ['steady', 'Aino', 'steady'],
+  ['handover', 'Aino', 'handover'],
+  ['sheet', 'Aino', 'sheet/1'],
+];
+
+const option = (name) => process.argv.find((arg) => arg.startsWith(`--${name}=`))?.split('=')[1];
+const out = option('out') ?? 'docs/screenshots';
+const [width, height] = (option('size') ?? '1280x800').split('x').map(Number);
+const only = option('only')?.split(',');
+const dim = process.argv.includes('--dim');
+
+const folder = mkdtempSync(join(tmpdir(), 'waffenrad-'));
+const db = join(folder, 'demo.sqlite');
+const env = { WAFFENRAD_DB: db, WAFFENRAD_NOW: '2026-11-24T10:20:00+01:00' };
+if (!run(bin('tsx'), ['demo/run-seed.ts'], env)) stop('The demo database could not be made.');
+const { child, url } = await startServer({ port: await freePort(3400), db, env });
+const browser = await puppeteer.launch({
+  executablePath: chromiumPath(),
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--hide-scrollbars',
+  ],
+  userDataDir: join(folder, 'profile'),
+});
+try {
+  const page = await browser.newPage();
+  await page.setViewport({ width, height });
+  if (dim) await page.evaluateOnNewDocument(() => localStorage.setItem('waffenrad.dim', 'yes'));
+  page.on(
+    'console',
+    (message) => message.type() === 'error' && console.log('console:', message.text()),
+  );
+  page.on('pageerror', (error) => console.log('page error:', error.message));
+  const ids = new Map();
+  for (const [name, who, path] of VIEWS) {
+    if (only && !only.includes(name)) continue;
+    if (who && !ids.has(who)) {
+      const found = await (await fetch(`${url}/api/v1/find?q=${who}`)).json();
+      ids.set(who, found[0].jobId);
+    }
+    await page.goto(who ? `${url}/jobs/${ids.get(who)}/${path}` : url + path, {
+      waitUntil: 'load',
+    });
+    await page.evaluate(() => document.fonts.ready);
+    await new Promise((resolve) => setTimeout(resolve, 900));
+    await page.screenshot({ path: join(out, `${name}.png`), fullPage: name === 'sheet' });
+    const over = await page.evaluate(() => document.documentElement.scrollWidth > innerWidth);
+    if (over) console.log(`${name}: wider than the screen`);
+  }
+} finally {
+  await browser.close();
+  child.kill();
+  rmSync(folder, { recursive: true, force: true });
+}

@@ -1,0 +1,24 @@
+import { notFound } from 'next/navigation';
+import { Suspense, type ReactNode } from 'react';
+import { loadSnapshot } from '@/server/snapshot';
+import { JobFrame } from '@/ui/job/JobFrame';
+import { JobProvider } from '@/ui/job/JobProvider';
+
+/** The job's frame stays while its stages change. */
+export default async function Layout({
+  children,
+  params,
+}: {
+  children: ReactNode;
+  params: Promise<{ id: string }>;
+}) {
+  const { id } = await params;
+  const snapshot = loadSnapshot(id) ?? notFound();
+  return (
+    <Suspense>
+      <JobProvider key={id} initial={snapshot}>
+        <JobFrame>{children}</JobFrame>
+      </JobProvider>
+    </Suspense>
+  );
+}

@@ -1,0 +1,23 @@
+import { notFound } from 'next/navigation';
+import { loadSnapshot } from '@/server/snapshot';
+import { findSheet } from '@/server/sheets';
+import { SheetPage } from '@/ui/sheet/SheetPage';
+
+/** The build sheet as it was made; prints as it stands. */
+export default async function Page({
+  params,
+}: {
+  params: Promise<{ id: string; revision: string }>;
+}) {
+  const { id, revision } = await params;
+  const sheet = findSheet(id, revision) ?? notFound();
+  const snapshot = loadSnapshot(id)!;
+  return (
+    <SheetPage
+      jobId={id}
+      sheet={sheet}
+      newest={snapshot.sheets[0]!.revision}
+      shop={snapshot.shop}
+    />
+  );
+}

@@ -1,0 +1,32 @@
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
+import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
+import '@/ui/theme/globals.css';
+import '@/ui/theme/work.css';
+import '@/ui/theme/stages.css';
+import '@/ui/theme/today.css';
+import '@/ui/theme/frame.css';
+import { loadShop } from '@/server/shop';
+import { Shell } from '@/ui/frame/Shell';
+
+export const metadata: Metadata = {
+  title: { default: 'Waffenrad', template: '%s · Waffenrad' },
+  description: 'Fit, build, tune and hand over a bow.',
+};
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+// Every page is made from the database as it is now.
+export const dynamic = 'force-dynamic';
+
+export default function Layout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <AppRouterCacheProvider>
+          <Shell shop={loadShop()}>{children}</Shell>
+        </AppRouterCacheProvider>
+      </body>
+    </html>
+  );
+}

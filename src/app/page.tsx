@@ -1,0 +1,6 @@
+import { todayView } from '@/server/today';
+import { TodayPage } from '@/ui/today/TodayPage';
+
+export default function Page() {
+  return <TodayPage view={todayView()} />;
+}

@@ -1,0 +1,85 @@
+'use client';
+import type { PointerEvent } from 'react';
+import type { Hit } from '@/core/flight';
+import { mm } from '@/core/units';
+import { lane as w } from '../words';
+
+/** A plain target face with rings in centimetres; hits where they were tapped, their middle crossed. */
+export function TargetDrawing({
+  halfMm,
+  hits,
+  centre,
+  onTap,
+}: {
+  halfMm: number;
+  hits: readonly Hit[];
+  centre: Hit | null;
+  onTap: (hit: Hit) => void;
+}) {
+  const tap = (event: PointerEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const perPx = (2 * halfMm) / box.width;
+    onTap({
+      rightMm: mm(Math.round((event.clientX - box.left) * perPx - halfMm)),
+      upMm: mm(Math.round(halfMm - (event.clientY - box.top) * perPx)),
+    });
+  };
+  const unit = halfMm / 48;
+  const rings = [1, 2, 3].map((i) => (i * halfMm) / 3);
+  return (
+    <svg
+      className="paper"
+      viewBox={`${-halfMm} ${-halfMm} ${2 * halfMm} ${2 * halfMm}`}
+      role="img"
+      aria-label={w.target}
+      onPointerDown={tap}
+    >
+      <rect
+        x={-halfMm}
+        y={-halfMm}
+        width={2 * halfMm}
+        height={2 * halfMm}
+        fill="var(--sheet)"
+        stroke="var(--ink)"
+        strokeWidth={0.8 * unit}
+      />
+      {rings.map((r) => (
+        <g key={r}>
+          <circle r={r - 0.6 * unit} fill="none" stroke="var(--rule)" strokeWidth={0.5 * unit} />
+          <text
+            x={0}
+            y={-r + 5 * unit}
+            textAnchor="middle"
+            className="soft-text"
+            style={{ fontSize: 3.6 * unit }}
+          >
+            {w.ring(Math.round(r / 10))}
+          </text>
+        </g>
+      ))}
+      <path
+        d={`M${-4 * unit} 0H${4 * unit}M0 ${-4 * unit}V${4 * unit}`}
+        stroke="var(--ink-soft)"
+        strokeWidth={0.5 * unit}
+      />
+      {hits.map((hit, i) => (
+        <circle
+          key={i}
+          cx={hit.rightMm}
+          cy={-hit.upMm}
+          r={1.7 * unit}
+          fill="var(--ink)"
+          stroke="var(--sheet)"
+          strokeWidth={0.4 * unit}
+        />
+      ))}
+      {centre && hits.length > 1 && (
+        <path
+          d={`M${centre.rightMm - 3 * unit} ${-centre.upMm}h${6 * unit}M${centre.rightMm} ${-centre.upMm - 3 * unit}v${6 * unit}`}
+          stroke="var(--petrol)"
+          strokeWidth={1.1 * unit}
+        />
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,164 @@
+'use client';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { read, write, type ReadOptions, type ReadResult, type Understood } from '@/core/units';
+import type { Trouble } from '../job/JobProvider';
+import { fields } from '../words';
+import { WithFractions } from './Figure';
+import { Pad } from './Pad';
+import { padLayout, pressKey } from './pad-keys';
+
+/** Typing that rests this long is taken to be finished, and a mistake is said. */
+const REST_MS = 1100;
+
+export interface MeasureFieldProps {
+  readonly label: string;
+  readonly hint?: ReactNode;
+  readonly options: ReadOptions;
+  /** Takes what was typed; null when it was saved, else why not. */
+  readonly onTake: (entered: string) => Promise<Trouble | null>;
+  readonly takeWord?: string;
+  /** The field `m` leads to; one on a screen. */
+  readonly current?: boolean;
+  readonly autoFocus?: boolean;
+  readonly pad?: boolean;
+  /** Told of every change, for a drawing that moves at once or buttons of one's own. */
+  readonly onText?: (text: string, result: ReadResult) => void;
+  /** Buttons instead of the one that takes the number. */
+  readonly actions?: (take: (send: () => Promise<Trouble | null>) => void) => ReactNode;
+  readonly placeholder?: string;
+}
+
+/** A number entered as it is spoken, with how it was understood, and a pad for fingers. */
+export function MeasureField(props: MeasureFieldProps) {
+  const { label, hint, options, pad = true, current = true } = props;
+  const id = useId();
+  const entry = useEntry(props);
+  const { text, result, wrong, setText } = entry;
+  const layout = padLayout(
+    options.quantity,
+    options.shop,
+    (options.min ?? 0) < 0,
+    options.bareUnit,
+  );
+  return (
+    <form
+      className="measure"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        entry.submit();
+      }}
+    >
+      <div className="field-label">
+        <label htmlFor={id}>{label}</label>
+        <span className="soft read" aria-live="polite">
+          {result.ok ? <Reading result={result} options={options} /> : hint}
+        </span>
+      </div>
+      <div className="measure-field" data-wrong={wrong ? 'yes' : 'no'}>
+        <input
+          id={id}
+          ref={entry.input}
+          value={text}
+          autoFocus={props.autoFocus}
+          autoComplete="off"
+          spellCheck={false}
+          maxLength={40}
+          inputMode={pad ? 'none' : 'text'}
+          placeholder={props.placeholder}
+          data-measure={current ? '' : undefined}
+          aria-invalid={wrong !== null}
+          aria-describedby={`${id}-wrong`}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={entry.rest}
+        />
+        {!props.actions && (
+          <button type="submit" className="take" disabled={entry.busy}>
+            {props.takeWord ?? fields.takeIt}
+            <span className="key">⏎</span>
+          </button>
+        )}
+      </div>
+      {pad && <Pad layout={layout} text={text} onKey={(key) => setText(pressKey(text, key))} />}
+      <div id={`${id}-wrong`} className="field-error" role={wrong ? 'alert' : undefined}>
+        {wrong}
+      </div>
+      {props.actions?.(entry.takeBy)}
+    </form>
+  );
+}
+
+/** What is typed, kept apart from the number it means; nothing is lost when saving fails. */
+function useEntry({ options, onTake, onText }: MeasureFieldProps) {
+  const [text, put] = useState('');
+  const [rested, setRested] = useState(false);
+  const [refused, setRefused] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const result = read(text, options);
+  const setText = (next: string) => {
+    put(next);
+    setRested(false);
+    setRefused(null);
+    onText?.(next, read(next, options));
+  };
+  useEffect(() => {
+    if (text.trim() === '') return;
+    const timer = setTimeout(() => setRested(true), REST_MS);
+    return () => clearTimeout(timer);
+  }, [text]);
+  const takeBy = async (send: () => Promise<Trouble | null>) => {
+    if (!result.ok) {
+      setRefused(result.message);
+      input.current?.focus();
+      return;
+    }
+    setBusy(true);
+    const trouble = await send();
+    setBusy(false);
+    if (trouble) {
+      setRefused(trouble.message);
+      return;
+    }
+    setText('');
+  };
+  const blank = text.trim() === '';
+  return {
+    text,
+    setText,
+    result,
+    busy,
+    input,
+    rest: () => !blank && setRested(true),
+    wrong: refused ?? (rested && !blank && !result.ok ? result.message : null),
+    takeBy: (send: () => Promise<Trouble | null>) => void takeBy(send),
+    submit: () => void takeBy(() => onTake(text.trim())),
+  };
+}
+
+/** How the number was understood: in the shop's unit, and in the other system beside it. */
+function Reading({ result, options }: { result: Understood; options: ReadOptions }) {
+  const { quantity, shop, bareUnit } = options;
+  const own = bareUnit === 'mm' ? `${result.si.toFixed(1)} mm` : write(result.si, quantity, shop);
+  const other = otherSystem(result.si, options);
+  return (
+    <>
+      <b>
+        <WithFractions text={own} />
+      </b>
+      {other && other !== own && ` · ${other}`}
+    </>
+  );
+}
+
+function otherSystem(si: number, { quantity, shop }: ReadOptions): string | null {
+  if (quantity === 'length')
+    return shop.length === 'mm' ? `${(si / 25.4).toFixed(2)} in` : `${si.toFixed(0)} mm`;
+  if (quantity === 'force')
+    return shop.force === 'N' ? `${(si / 4.4482).toFixed(1)} lb` : `${si.toFixed(0)} N`;
+  if (quantity === 'mass')
+    return shop.mass === 'g' ? `${(si / 0.0648).toFixed(0)} gr` : `${si.toFixed(1)} g`;
+  if (quantity === 'speed')
+    return shop.speed === 'm/s' ? `${(si / 0.3048).toFixed(0)} fps` : `${si.toFixed(1)} m/s`;
+  return null;
+}

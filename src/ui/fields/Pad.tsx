@@ -1,0 +1,94 @@
+'use client';
+import { type PadKey, type PadLayout } from './pad-keys';
+import { fields } from '../words';
+import { WithFractions } from './Figure';
+import { findUnit } from '@/core/units';
+
+function face(key: PadKey): string {
+  switch (key.do) {
+    case 'digit':
+      return key.digit;
+    case 'point':
+      return '.';
+    case 'back':
+      return '⌫';
+    case 'sign':
+      return '±';
+    case 'fraction':
+      return `${key.numerator}/${key.denominator}`;
+    case 'sixteenth':
+      return '+1/16';
+    case 'unit':
+      return key.unit;
+  }
+}
+
+const kindOf = (key: PadKey) =>
+  key.do === 'unit'
+    ? 'unit'
+    : key.do === 'digit' || key.do === 'point' || key.do === 'back'
+      ? 'digit'
+      : 'part';
+
+/** Keys for fingers; the field beside it keeps the caret. */
+export function Pad({
+  layout,
+  text,
+  onKey,
+}: {
+  layout: PadLayout;
+  text: string;
+  onKey: (key: PadKey) => void;
+}) {
+  const unit = findUnit(/[^\d\s.,/−-]+.*$/.exec(text)?.[0]?.trim() ?? '')?.name;
+  return (
+    <div
+      className="pad"
+      role="group"
+      aria-label={fields.pad}
+      style={{ gridTemplateColumns: `repeat(${layout[0]!.length}, 1fr)` }}
+    >
+      {layout
+        .flat()
+        .map((key, i) =>
+          key === null ? (
+            <span key={i} className="pad-gap" />
+          ) : (
+            <PadButton
+              key={i}
+              pad={key}
+              pressed={key.do === 'unit' ? key.unit === unit : undefined}
+              onKey={onKey}
+            />
+          ),
+        )}
+    </div>
+  );
+}
+
+function PadButton({
+  pad,
+  onKey,
+  pressed,
+}: {
+  pad: PadKey;
+  onKey: (key: PadKey) => void;
+  pressed?: boolean;
+}) {
+  const text = face(pad);
+  return (
+    <button
+      type="button"
+      data-kind={kindOf(pad)}
+      data-key={text}
+      aria-label={pad.do === 'back' ? fields.back : pad.do === 'sign' ? fields.sign : text}
+      aria-pressed={pressed}
+      tabIndex={-1}
+      // The field keeps the focus, so that keyboard and finger can take turns.
+      onPointerDown={(event) => event.preventDefault()}
+      onClick={() => onKey(pad)}
+    >
+      <WithFractions text={text} />
+    </button>
+  );
+}

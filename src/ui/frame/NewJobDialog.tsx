@@ -1,0 +1,96 @@
+'use client';
+import { useState } from 'react';
+import { useRouter } from 'next/navigation';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { JobSnapshot } from '@/core/job';
+import { Choice } from '../fields/Choice';
+import { post } from '../job/post';
+import { frame, meet } from '../words';
+import { Panel } from './Panel';
+import { useShell } from './Shell';
+import { useFind, type Found } from './useFind';
+
+/** Opens a job with no more than a name; an archer who was here before is offered. */
+export function NewJobDialog({ onClose }: { onClose: () => void }) {
+  const { who } = useShell();
+  const router = useRouter();
+  const [name, setName] = useState('');
+  const [hand, setHand] = useState<'right' | 'left'>('right');
+  const [minor, setMinor] = useState<'adult' | 'minor'>('adult');
+  const [trouble, setTrouble] = useState('');
+  const [busy, setBusy] = useState(false);
+  const known = archersOf(useFind(name.trim().length >= 3 ? name : ''));
+  const create = async (body: object) => {
+    setBusy(true);
+    const answer = await post<JobSnapshot>('/api/v1/jobs', { who, job: {}, ...body });
+    if (answer.ok) {
+      onClose();
+      router.push(`/jobs/${answer.body.job.id}/meet`);
+      return;
+    }
+    setBusy(false);
+    setTrouble(answer.message);
+  };
+  const submit = () =>
+    name.trim() === ''
+      ? setTrouble(frame.newNameMissing)
+      : void create({ archer: { name: name.trim(), hand, minor: minor === 'minor' } });
+  return (
+    <Panel title={frame.newTitle} onClose={onClose}>
+      <form
+        className="stack"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          submit();
+        }}
+      >
+        <TextField
+          id="new-name"
+          autoFocus
+          autoComplete="off"
+          label={frame.newName}
+          value={name}
+          error={trouble !== ''}
+          helperText={trouble || ' '}
+          slotProps={{ htmlInput: { maxLength: 120 } }}
+          onChange={(event) => {
+            setName(event.target.value);
+            setTrouble('');
+          }}
+        />
+        {known.length > 0 && (
+          <div className="known">
+            <div className="choice-label">{frame.newKnown}</div>
+            {known.map(({ archerId, name: full, about }) => (
+              <Button
+                key={archerId}
+                variant="outlined"
+                disabled={busy}
+                onClick={() => void create({ archerId, archer: {} })}
+              >
+                {frame.newKnownTake(full, about)}
+              </Button>
+            ))}
+          </div>
+        )}
+        <Choice label={frame.newHand} value={hand} options={meet.hands} onChange={setHand} />
+        <Choice label={frame.newMinor} value={minor} options={meet.ages} onChange={setMinor} />
+        <div className="actions">
+          <Button type="submit" variant="contained" disabled={busy}>
+            {frame.newOpen}
+          </Button>
+          <Button variant="text" onClick={onClose}>
+            {frame.cancel}
+          </Button>
+        </div>
+      </form>
+    </Panel>
+  );
+}
+
+function archersOf(found: readonly Found[] | null): Found[] {
+  const byArcher = new Map((found ?? []).map((entry) => [entry.archerId, entry]));
+  return [...byArcher.values()].slice(0, 3);
+}

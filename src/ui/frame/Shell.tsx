@@ -1,0 +1,46 @@
+'use client';
+import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { ThemeProvider } from '@mui/material/styles';
+import type { Shop } from '@/core/job';
+import { theme } from '../theme/theme';
+import { FindDialog } from './FindDialog';
+import { KeysDialog } from './KeysDialog';
+import { NewJobDialog } from './NewJobDialog';
+import { useKeys } from './useKeys';
+import { useWho } from './useWho';
+
+type Opened = 'find' | 'new' | 'keys' | null;
+
+export interface ShellValue {
+  readonly shop: Shop;
+  readonly who: string;
+  readonly setWho: (name: string) => void;
+  readonly open: (dialog: Opened) => void;
+}
+
+const ShellContext = createContext<ShellValue | null>(null);
+
+export function useShell(): ShellValue {
+  const value = useContext(ShellContext);
+  if (!value) throw new Error('useShell() is used outside of <Shell>');
+  return value;
+}
+
+/** What every page has: theme, the person at work, find, new job, the list of keys. */
+export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
+  const [opened, open] = useState<Opened>(null);
+  const [who, setWho] = useWho(shop.people);
+  useKeys({ '/': () => open('find'), n: () => open('new'), '?': () => open('keys') });
+  const value = useMemo(() => ({ shop, who, setWho, open }), [shop, who, setWho]);
+  const close = () => open(null);
+  return (
+    <ThemeProvider theme={theme}>
+      <ShellContext value={value}>
+        {children}
+        {opened === 'find' && <FindDialog onClose={close} />}
+        {opened === 'new' && <NewJobDialog onClose={close} />}
+        {opened === 'keys' && <KeysDialog onClose={close} />}
+      </ShellContext>
+    </ThemeProvider>
+  );
+}

@@ -1,0 +1,99 @@
+'use client';
+import { useEffect, type ReactNode } from 'react';
+import Button from '@mui/material/Button';
+import { kitPriceCents } from '@/core/kit';
+import { STAGES } from '@/core/route';
+import { writeMoney } from '@/core/units';
+import { Brand } from '../frame/Brand';
+import { Panel } from '../frame/Panel';
+import { TopTools } from '../frame/TopTools';
+import { useKeys } from '../frame/useKeys';
+import { dayText } from '../fields/dates';
+import { frame } from '../words';
+import { AgainStrip } from './AgainStrip';
+import { BowMap } from './BowMap';
+import { useJob } from './JobProvider';
+import { StageRail } from './StageRail';
+import { useStage } from './useStage';
+
+/** The frame of a job: who and what on top, stage rail, bow map, the work, what is to do again. */
+export function JobFrame({ children }: { children: ReactNode }) {
+  const { go, stage } = useStage();
+  const { snapshot, send } = useJob();
+  const jobId = snapshot.job.id;
+  useKeys({
+    ...Object.fromEntries(STAGES.map(({ id }, i) => [String(i + 1), () => go(id)])),
+    z: () => void send({ name: 'undo' }),
+    m: () => document.querySelector<HTMLElement>('[data-measure]')?.focus(),
+  });
+  useEffect(() => {
+    // Reopened where it was left; losing this is no loss worth a message.
+    const body = JSON.stringify({ place: stage });
+    fetch(`/api/v1/jobs/${jobId}/place`, { method: 'PUT', body }).catch(() => undefined);
+  }, [jobId, stage]);
+  return (
+    <div className="job" data-hand={snapshot.archer.hand}>
+      <JobTop />
+      <StageRail />
+      <BowMap />
+      {children}
+      <AgainStrip />
+      <ConflictPanel />
+    </div>
+  );
+}
+
+function JobTop() {
+  const { snapshot, derived } = useJob();
+  const { archer, bow, job } = snapshot;
+  const about = [
+    bow ? bow.model : null,
+    `${archer.hand} hand`,
+    archer.minor ? `minor${archer.guardianName ? `, with ${archer.guardianName}` : ''}` : null,
+  ].filter(Boolean);
+  const total = (bow?.priceCents ?? 0) + kitPriceCents(derived.kit);
+  const over = job.budgetCents !== null && total > job.budgetCents;
+  return (
+    <header className="top">
+      <Brand />
+      <h1>{archer.name}</h1>
+      <span className="about">{about.join(' · ')}</span>
+      <div className="facts">
+        <span>
+          {frame.promised}{' '}
+          <b>{job.promisedDay ? dayText(job.promisedDay, snapshot.today) : frame.noDate}</b>
+        </span>
+        <span className="wide-only">
+          {frame.package}{' '}
+          <b className="figure" data-over={over}>
+            {writeMoney(total)}
+          </b>
+          {job.budgetCents !== null && <> {frame.ofBudget(writeMoney(job.budgetCents))}</>}
+        </span>
+        <TopTools />
+      </div>
+    </header>
+  );
+}
+
+function ConflictPanel() {
+  const { conflict, clearConflict } = useJob();
+  if (!conflict) return null;
+  return (
+    <Panel title={frame.conflictTitle} onClose={clearConflict}>
+      <p>{frame.conflictText}</p>
+      <ul className="rows conflict">
+        {conflict.map((event) => (
+          <li key={event.id}>
+            <b>{event.summary}</b> <span className="soft">{event.who}</span>
+          </li>
+        ))}
+      </ul>
+      <div className="actions">
+        <Button variant="contained" autoFocus onClick={clearConflict}>
+          {frame.conflictOk}
+        </Button>
+      </div>
+    </Panel>
+  );
+}

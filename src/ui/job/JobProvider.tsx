@@ -1,0 +1,122 @@
+'use client';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
+import type { Command } from '@/contracts/commands';
+import {
+  derive,
+  stageStates,
+  type JobDerived,
+  type JobEvent,
+  type JobSnapshot,
+  type StageState,
+} from '@/core/job';
+import { useShell } from '../frame/Shell';
+import { post } from './post';
+
+/** Why an entry was not taken, for the field it hangs on. */
+export interface Trouble {
+  readonly message: string;
+  readonly pointer: string;
+}
+
+export interface JobValue {
+  readonly snapshot: JobSnapshot;
+  readonly derived: JobDerived;
+  readonly states: readonly StageState[];
+  /** Sends one entry; null when it is saved. Entries go one after another, never two at once. */
+  readonly send: (command: Command) => Promise<Trouble | null>;
+  readonly sending: boolean;
+  /** What another screen changed while an entry of this one was refused. */
+  readonly conflict: readonly JobEvent[] | null;
+  readonly clearConflict: () => void;
+}
+
+const JobContext = createContext<JobValue | null>(null);
+
+export function useJob(): JobValue {
+  const value = useContext(JobContext);
+  if (!value) throw new Error('useJob() is used outside of <JobProvider>');
+  return value;
+}
+
+/** Holds the job as last saved; everything on the screens is computed from it by the core. */
+export function JobProvider({ initial, children }: { initial: JobSnapshot; children: ReactNode }) {
+  const { who } = useShell();
+  const [snapshot, setSnapshot] = useState(initial);
+  const [pending, setPending] = useState(0);
+  const [conflict, setConflict] = useState<readonly JobEvent[] | null>(null);
+  const newest = useRef(initial);
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const jobId = initial.job.id;
+
+  const take = useCallback((next: JobSnapshot) => {
+    if (next.job.version < newest.current.job.version) return;
+    newest.current = next;
+    setSnapshot(next);
+  }, []);
+
+  const sendNow = useCallback(
+    async (command: Command): Promise<Trouble | null> => {
+      const body = { version: newest.current.job.version, who, command };
+      const answer = await post<JobSnapshot>(`/api/v1/jobs/${jobId}/commands`, body);
+      if (answer.ok) {
+        take(answer.body);
+        return null;
+      }
+      if (answer.status === 409) {
+        take(answer.problem.snapshot as JobSnapshot);
+        setConflict(answer.problem.changed as JobEvent[]);
+      }
+      return { message: answer.message, pointer: answer.pointer };
+    },
+    [jobId, take, who],
+  );
+
+  const send = useCallback(
+    (command: Command) => {
+      setPending((n) => n + 1);
+      const result = queue.current.then(() => sendNow(command));
+      queue.current = result.finally(() => setPending((n) => n - 1));
+      return result;
+    },
+    [sendNow],
+  );
+
+  useRefresh(jobId, take);
+  const derived = useMemo(() => derive(snapshot), [snapshot]);
+  const states = useMemo(() => stageStates(snapshot, derived), [snapshot, derived]);
+  const clearConflict = useCallback(() => setConflict(null), []);
+  const value = useMemo(
+    () => ({ snapshot, derived, states, send, sending: pending > 0, conflict, clearConflict }),
+    [snapshot, derived, states, send, pending, conflict, clearConflict],
+  );
+  return <JobContext value={value}>{children}</JobContext>;
+}
+
+/** Another tablet may have worked on the job: looked at when this one is picked up again. */
+function useRefresh(jobId: string, take: (next: JobSnapshot) => void): void {
+  useEffect(() => {
+    const look = () => {
+      if (document.visibilityState !== 'visible') return;
+      fetch(`/api/v1/jobs/${jobId}`)
+        .then((response) => (response.ok ? (response.json() as Promise<JobSnapshot>) : null))
+        .then((next) => next && take(next))
+        .catch(() => undefined);
+    };
+    look();
+    window.addEventListener('focus', look);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      window.removeEventListener('focus', look);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [jobId, take]);
+}

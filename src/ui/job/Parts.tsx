@@ -1,0 +1,40 @@
+'use client';
+import type { ReactNode } from 'react';
+import Link from 'next/link';
+
+export interface Part {
+  readonly id: string;
+  readonly name: string;
+  readonly href: string;
+  readonly value: ReactNode;
+}
+
+/** The parts of a stage with their results; the one worked on is large, the others a tap away. */
+export function Parts({
+  parts,
+  current,
+  aside,
+}: {
+  parts: readonly Part[];
+  current: string;
+  /** A word on the result, at the end of the line. */
+  aside?: ReactNode;
+}) {
+  return (
+    <nav className="parts">
+      {parts.map(({ id, name, href, value }) => (
+        <Link
+          key={id}
+          href={href}
+          scroll={false}
+          prefetch={false}
+          aria-current={id === current ? 'true' : undefined}
+        >
+          {id === current ? <h2>{name}</h2> : <span className="part-name">{name}</span>}
+          <span className="part-value">{value}</span>
+        </Link>
+      ))}
+      {aside && <span className="parts-aside">{aside}</span>}
+    </nav>
+  );
+}

@@ -1,0 +1,31 @@
+'use client';
+import Link from 'next/link';
+import { frame } from '../words';
+import { Ticks } from '../drawings/Ticks';
+import { useJob } from './JobProvider';
+import { useStage } from './useStage';
+
+/** The eight stages on a measuring tape, each with what is open. */
+export function StageRail() {
+  const { states } = useJob();
+  const { stage, href } = useStage();
+  return (
+    <nav className="rail" aria-label={frame.stages}>
+      {states.map(({ id, name, note, state }, i) => (
+        <Link
+          key={id}
+          href={href(id)}
+          scroll={false}
+          prefetch={false}
+          data-state={state}
+          aria-current={id === stage ? 'step' : undefined}
+        >
+          <span className="stage-name">{name}</span>
+          <span className="stage-key">{i + 1}</span>
+          <span className="stage-note">{state === 'done' ? `✓ ${note}` : note}</span>
+        </Link>
+      ))}
+      <Ticks className="ticks" />
+    </nav>
+  );
+}

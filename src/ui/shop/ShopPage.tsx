@@ -1,0 +1,162 @@
+'use client';
+import { useState } from 'react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { Shop } from '@/core/job';
+import type { ShopUnits } from '@/core/units';
+import { Choice, type ChoiceOption } from '../fields/Choice';
+import { Brand } from '../frame/Brand';
+import { TopTools } from '../frame/TopTools';
+import { post } from '../job/post';
+import { shopWords as w } from '../words';
+
+/** Name, people, units and school of the shop. */
+export function ShopPage({ shop }: { shop: Shop }) {
+  const router = useRouter();
+  const [draft, setDraft] = useState(shop);
+  const [people, setPeople] = useState(shop.people.join('\n'));
+  const [said, setSaid] = useState<{ text: string; wrong: boolean } | null>(null);
+  const change = (part: Partial<Shop>) => {
+    setDraft({ ...draft, ...part });
+    setSaid(null);
+  };
+  const save = async () => {
+    const names = people
+      .split('\n')
+      .map((name) => name.trim())
+      .filter(Boolean);
+    const answer = await post<Shop>('/api/v1/shop', { ...draft, people: names }, 'PUT');
+    setSaid({ text: answer.ok ? w.saved : answer.message, wrong: !answer.ok });
+    if (answer.ok) router.refresh();
+  };
+  const text = (field: 'name' | 'address' | 'timeZone', maxLength: number) => (
+    <TextField
+      id={`shop-${field}`}
+      label={w[field]}
+      value={draft[field]}
+      slotProps={{ htmlInput: { maxLength } }}
+      onChange={(event) => change({ [field]: event.target.value })}
+    />
+  );
+  return (
+    <>
+      <header className="top">
+        <Brand />
+        <h1>{w.title}</h1>
+        <div className="facts">
+          <TopTools />
+        </div>
+      </header>
+      <main className="shop">
+        <form
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            void save();
+          }}
+        >
+          <p className="soft">{w.lead}</p>
+          <section className="block questions">
+            {text('name', 80)}
+            {text('address', 200)}
+            {text('timeZone', 60)}
+            <TextField
+              id="shop-people"
+              label={w.people}
+              helperText={w.peopleHint}
+              multiline
+              value={people}
+              onChange={(event) => {
+                setPeople(event.target.value);
+                setSaid(null);
+              }}
+            />
+          </section>
+          <section className="block questions">
+            <h3>{w.units}</h3>
+            <UnitChoice
+              draft={draft}
+              change={change}
+              unit="length"
+              label={w.length}
+              options={w.lengths}
+            />
+            <UnitChoice
+              draft={draft}
+              change={change}
+              unit="force"
+              label={w.force}
+              options={w.forces}
+            />
+            <UnitChoice
+              draft={draft}
+              change={change}
+              unit="mass"
+              label={w.mass}
+              options={w.masses}
+            />
+            <UnitChoice
+              draft={draft}
+              change={change}
+              unit="speed"
+              label={w.speed}
+              options={w.speeds}
+            />
+            <UnitChoice
+              draft={draft}
+              change={change}
+              unit="distance"
+              label={w.distance}
+              options={w.distances}
+            />
+          </section>
+          <section className="block questions">
+            <h3>{w.schools}</h3>
+            <Choice
+              label={w.loop}
+              value={draft.loopCounts ? 'yes' : 'no'}
+              options={w.loops}
+              onChange={(value) => change({ loopCounts: value === 'yes' })}
+            />
+          </section>
+          <div className="actions">
+            <Button type="submit" variant="contained">
+              {w.save}
+            </Button>
+            <Link href="/">{w.back}</Link>
+            {said && (
+              <span role="status" className={said.wrong ? 'field-error' : 'soft'}>
+                {said.text}
+              </span>
+            )}
+          </div>
+        </form>
+      </main>
+    </>
+  );
+}
+
+function UnitChoice<K extends keyof ShopUnits>({
+  draft,
+  change,
+  unit,
+  label,
+  options,
+}: {
+  draft: Shop;
+  change: (part: Partial<Shop>) => void;
+  unit: K;
+  label: string;
+  options: readonly ChoiceOption<ShopUnits[K]>[];
+}) {
+  return (
+    <Choice
+      label={label}
+      value={draft.units[unit]}
+      options={options}
+      onChange={(value) => change({ units: { ...draft.units, [unit]: value } })}
+    />
+  );
+}

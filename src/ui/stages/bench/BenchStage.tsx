@@ -1,0 +1,179 @@
+'use client';
+import Link from 'next/link';
+import Button from '@mui/material/Button';
+import { archerCautions } from '@/core/job';
+import { isFinished, STATIONS, type JobStep } from '@/core/route';
+import { useKeys } from '../../frame/useKeys';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { useStage } from '../../job/useStage';
+import { bench as w } from '../../words';
+import { nextStep } from './next-step';
+import { openValue, StepWork } from './StepWork';
+import { Visits } from './Visits';
+
+const stationName = (id: string) => STATIONS.find((station) => station.id === id)!.name;
+
+/** One step at a time, large, in the order with the fewest changes of station. */
+export function BenchStage() {
+  const { snapshot, derived } = useJob();
+  const { at, href } = useStage();
+  if (!snapshot.bow) return <NoBow text={w.noBow} />;
+  const steps = derived.plan.steps.filter((step) => step.template.stage === 'bench');
+  const current = steps.find((step) => step.id === at('step')) ?? nextStep(derived.plan, 'bench');
+  if (!current) {
+    return (
+      <>
+        <main className="work">
+          <div className="head">
+            <h2>{w.allDone}</h2>
+          </div>
+          <p className="empty">{w.allDoneHint}</p>
+          <Button variant="contained" component={Link} href={href('lane')}>
+            {w.toLane}
+          </Button>
+          <Visits current={null} />
+        </main>
+        <Margin because={[w.because.route]} watch={[]} />
+      </>
+    );
+  }
+  return <BenchStep key={current.id} step={current} />;
+}
+
+export function NoBow({ text }: { text: string }) {
+  const { href } = useStage();
+  return (
+    <>
+      <main className="work">
+        <p className="empty">{text}</p>
+        <Button variant="contained" component={Link} href={href('bow', { part: 'choose' })}>
+          {w.toBow}
+        </Button>
+      </main>
+      <Margin because={[]} watch={[]} />
+    </>
+  );
+}
+
+function BenchStep({ step }: { step: JobStep }) {
+  const { snapshot, derived } = useJob();
+  const { at } = useStage();
+  const { template } = step;
+  const value = openValue(step) ?? step.values.at(-1)!;
+  const reasons = step.values
+    .filter((v) => v.target)
+    .map((v) => v.target!.reason)
+    .filter((reason, i, all) => all.indexOf(reason) === i);
+  return (
+    <>
+      <main className="work">
+        <p className="step-line">
+          <span className="tag">{stationName(template.station).toLowerCase()}</span>
+          <VisitWords step={step} />
+          <span className="soft">
+            {template.archer ? w.withArcher : w.alone} · {w.minutes(template.minutes)}
+          </span>
+        </p>
+        <h2 className="step-title">{template.title}</h2>
+        <p className="step-say">{template.say(derived.context)}</p>
+        <p className="step-tool">
+          <span className="soft">{w.tool}</span> {template.tool}
+        </p>
+        <StepWork step={step} asked={at('value')} onward={<Onward step={step} />} />
+        <Visits current={step.id} />
+      </main>
+      <Margin
+        first={<ThisVisit step={step} />}
+        because={[
+          ...(value.stale ? [`${capital(value.stale.sentence)}.`] : []),
+          ...(reasons.length > 0 ? reasons.map((reason) => `${reason}.`) : [w.because.none]),
+        ]}
+        watch={[
+          ...(template.watch ?? []).map((text, i) => ({ id: `step-${i}`, text, stop: i === 0 })),
+          ...archerCautions(snapshot).filter(({ id }) => template.archer && id !== 'legal'),
+        ]}
+      />
+    </>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+function VisitWords({ step }: { step: JobStep }) {
+  const { visits } = useJob().derived.plan;
+  const at = visits.findIndex((visit) => visit.steps.includes(step.id));
+  if (at < 0) return <span className="soft">{w.states[step.state]}</span>;
+  const inVisit = visits[at]!.steps.indexOf(step.id) + 1;
+  return (
+    <span className="soft">
+      {w.visitOf(at + 1, visits.length)} · {w.stepOf(inVisit, visits[at]!.steps.length)}
+    </span>
+  );
+}
+
+/** One key or tap to the next step; on a step of ticks `.` ticks first. */
+function Onward({ step }: { step: JobStep }) {
+  const { derived, send } = useJob();
+  const { go } = useStage();
+  const next = nextStep(derived.plan, 'bench', step.id);
+  const forward = () => (next ? go(next.template.stage, { step: next.id }) : go('lane'));
+  const value = openValue(step);
+  const dot = async () => {
+    if (!value) return forward();
+    if (!step.values.every((v) => v.reading || v.key === value.key)) return;
+    const tick = document.querySelector<HTMLElement>('.tick');
+    if (!tick) return document.querySelector<HTMLElement>('[data-measure]')?.focus();
+    const answer = await send({
+      name: 'takeReadings',
+      readings: [{ key: value.key, entered: '' }],
+    });
+    if (!answer) forward();
+  };
+  useKeys({ '.': () => void dot() });
+  return (
+    <Button variant={isFinished(step) ? 'contained' : 'outlined'} onClick={forward}>
+      <span className="onward-text">{next ? w.next(next.template.title) : w.toLane}</span>
+      <span className="key">.</span>
+    </Button>
+  );
+}
+
+function ThisVisit({ step }: { step: JobStep }) {
+  const { derived } = useJob();
+  const { href } = useStage();
+  const { visits, steps } = derived.plan;
+  const visit = visits.find((entry) => entry.steps.includes(step.id));
+  const done = steps.filter(
+    (entry) =>
+      isFinished(entry) &&
+      entry.template.station === step.template.station &&
+      entry.template.archer === step.template.archer &&
+      entry.template.stage === step.template.stage,
+  );
+  const list = [...done, ...(visit?.steps ?? []).map((id) => steps.find((s) => s.id === id)!)];
+  return (
+    <section className="this-visit">
+      <h2>
+        {w.thisVisit}: {stationName(step.template.station).toLowerCase()}
+      </h2>
+      <ul>
+        {list.map((entry) => (
+          <li
+            key={entry.id}
+            data-state={isFinished(entry) ? 'done' : 'open'}
+            aria-current={entry.id === step.id ? 'step' : undefined}
+          >
+            <Link
+              href={href(entry.template.stage, { step: entry.id })}
+              scroll={false}
+              prefetch={false}
+            >
+              {entry.template.title}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,194 @@
+'use client';
+import { useState, type ReactNode } from 'react';
+import Button from '@mui/material/Button';
+import { readOptionsFor } from '@/core/job';
+import { setupValue, targetText, readingText, type JobStep, type ValueState } from '@/core/route';
+import { WithFractions } from '../../fields/Figure';
+import { whenText } from '../../fields/dates';
+import { MeasureField } from '../../fields/MeasureField';
+import { useJob } from '../../job/JobProvider';
+import { bench as w, fields } from '../../words';
+import { AcceptPanel } from './AcceptPanel';
+
+/** The first value of a step that wants a hand: stale, missing or out. */
+export const openValue = (step: JobStep): ValueState | null =>
+  step.values.find((value) => value.stale) ??
+  step.values.find((value) => !value.reading) ??
+  step.values.find((value) => value.standing === 'out') ??
+  null;
+
+/** One step at work: its values one by one, in or out, and the way on. */
+export function StepWork({
+  step,
+  asked,
+  children,
+  onward,
+}: {
+  step: JobStep;
+  /** Key of the value wanted by the link that led here. */
+  asked: string | null;
+  children?: ReactNode;
+  onward: ReactNode;
+}) {
+  const { derived } = useJob();
+  const [picked, pick] = useState<string | null>(asked);
+  const [accepting, setAccepting] = useState(false);
+  const value =
+    step.values.find((v) => v.key === picked) ?? openValue(step) ?? step.values.at(-1) ?? null;
+  const names = new Map(derived.plan.steps.map((s) => [s.id, s.template.title]));
+  const unfinished = step.state === 'out' || step.state === 'open' || step.state === 'again';
+  return (
+    <>
+      {step.missing.length > 0 && (
+        <p className="note">
+          <b>{w.first}</b> {step.missing.map((id) => names.get(id)).join(' · ')}
+        </p>
+      )}
+      {step.values.length > 1 && (
+        <ul className="value-tabs">
+          {step.values.map((v) => (
+            <li key={v.key}>
+              <button type="button" aria-pressed={v.key === value?.key} onClick={() => pick(v.key)}>
+                <span>{setupValue(v.key).name}</span>
+                <ValueTag value={v} />
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {value && (
+        <ValueEntry key={`${step.id}-${value.key}`} value={value} onTaken={() => pick(null)}>
+          {children}
+        </ValueEntry>
+      )}
+      {step.exception && (
+        <p className="note">
+          <b>{w.signed}</b>: {step.exception.reason} ({step.exception.who})
+        </p>
+      )}
+      <div className="actions">
+        {onward}
+        {unfinished && (
+          <Button variant="text" onClick={() => setAccepting(true)}>
+            {w.accept}
+          </Button>
+        )}
+      </div>
+      {accepting && <AcceptPanel step={step} onClose={() => setAccepting(false)} />}
+    </>
+  );
+}
+
+export function ValueTag({ value }: { value: ValueState }) {
+  const { snapshot } = useJob();
+  const { reading, standing, stale } = value;
+  if (!reading) return <span className="soft">—</span>;
+  const text = readingText(reading, snapshot.shop.units);
+  if (stale)
+    return (
+      <span className="tag" data-kind="again">
+        {w.again}
+      </span>
+    );
+  return (
+    <span
+      className="tag"
+      data-kind={standing === 'out' ? 'out' : standing === 'in' ? 'in' : 'plain'}
+    >
+      <WithFractions text={text} />
+    </span>
+  );
+}
+
+/** A tick, a choice, or a number with its wanted band and what was measured before. */
+function ValueEntry({
+  value,
+  onTaken,
+  children,
+}: {
+  value: ValueState;
+  onTaken: () => void;
+  children?: ReactNode;
+}) {
+  const { snapshot, send } = useJob();
+  const { key, target, reading } = value;
+  const { kind, name, how } = setupValue(key);
+  const units = snapshot.shop.units;
+  const [trouble, setTrouble] = useState('');
+  const take = async (entered: string) => {
+    const answer = await send({ name: 'takeReadings', readings: [{ key, entered }] });
+    if (!answer) onTaken();
+    return answer;
+  };
+  const isCheck = kind === 'check';
+  return (
+    <div className="split measure value-entry">
+      <div>
+        <p className="how">{how}.</p>
+        {target && !isCheck && (
+          <p className="wanted">
+            <span className="soft">{w.wanted}</span>{' '}
+            <b className="figure">
+              <WithFractions text={targetText(key, target, units)} />
+            </b>
+          </p>
+        )}
+        {reading && <Before value={value} />}
+        {children}
+      </div>
+      {isCheck ? (
+        <div>
+          <Button
+            variant={reading && !value.stale ? 'outlined' : 'contained'}
+            className="tick"
+            data-measure=""
+            onClick={() => void take('').then((answer) => setTrouble(answer?.message ?? ''))}
+          >
+            <span>✓ {reading ? w.tickAgain : w.tick(name)}</span>
+          </Button>
+          {trouble && (
+            <p className="field-error" role="alert">
+              {trouble}
+            </p>
+          )}
+        </div>
+      ) : (
+        <MeasureField
+          label={name}
+          options={readOptionsFor(key, units, snapshot.bow)!}
+          onTake={take}
+        />
+      )}
+    </div>
+  );
+}
+
+function Before({ value: { key, reading, target, standing, stale } }: { value: ValueState }) {
+  const { snapshot } = useJob();
+  const units = snapshot.shop.units;
+  const isCheck = setupValue(key).kind === 'check';
+  return (
+    <div className="before">
+      <span className="big figure" data-standing={standing}>
+        <WithFractions text={isCheck ? '✓' : readingText(reading!, units)} />
+      </span>
+      {stale ? (
+        <span className="tag" data-kind="again">
+          {w.again}
+        </span>
+      ) : standing === 'out' ? (
+        <span className="tag" data-kind="out">
+          <WithFractions text={fields.out(targetText(key, target!, units))} />
+        </span>
+      ) : standing === 'in' ? (
+        <span className="tag" data-kind="in">
+          {fields.inTolerance}
+        </span>
+      ) : null}
+      <span className="small soft">
+        {reading!.who}, {whenText(reading!.at, snapshot.shop.timeZone, snapshot.today)}
+        {stale && <> · {stale.sentence}</>}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+'use client';
+import Link from 'next/link';
+import { STATIONS } from '@/core/route';
+import { useJob } from '../../job/JobProvider';
+import { useStage } from '../../job/useStage';
+import { bench as w } from '../../words';
+
+/** What is left, as visits to stations; the press is entered as seldom as can be. */
+export function Visits({ current }: { current: string | null }) {
+  const { derived } = useJob();
+  const { href } = useStage();
+  const { visits, steps, minutesLeft } = derived.plan;
+  if (visits.length === 0) return null;
+  const title = (id: string) => steps.find((step) => step.id === id)!;
+  return (
+    <section className="block visits">
+      <h3>
+        {w.route} <span className="soft">{w.routeSum(visits.length, minutesLeft)}</span>
+      </h3>
+      <ol>
+        {visits.map((visit, i) => (
+          <li key={i} data-here={visit.steps.includes(current ?? '') ? 'yes' : 'no'}>
+            <span className="visit-station">
+              {STATIONS.find((station) => station.id === visit.station)!.name}
+            </span>
+            <span className="visit-minutes figure">{visit.minutes} min</span>
+            <span className="visit-steps">
+              {visit.station === 'press' && visit.steps.length > 1 && (
+                <span className="tag" data-kind="plain">
+                  {w.pressOnce(visit.steps.length)}
+                </span>
+              )}
+              {visit.archer && <span className="tag">{w.withArcher}</span>}
+              {visit.steps.map((id) => {
+                const step = title(id);
+                return (
+                  <Link
+                    key={id}
+                    href={href(step.template.stage, { step: id })}
+                    scroll={false}
+                    prefetch={false}
+                    data-state={step.state}
+                  >
+                    {step.template.title}
+                    {step.state === 'again' && ` (${w.again})`}
+                  </Link>
+                );
+              })}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

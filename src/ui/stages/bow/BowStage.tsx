@@ -1,0 +1,28 @@
+'use client';
+import type { BowRecord } from '@/core/bow';
+import { useJob } from '../../job/JobProvider';
+import { useStage } from '../../job/useStage';
+import { ChooseBow } from './ChooseBow';
+import { LimbBolts } from './LimbBolts';
+import { SetModule } from './SetModule';
+
+/** A bow that covers the fit, its module, its limb bolts. */
+export function BowStage({ bows }: { bows: readonly BowRecord[] }) {
+  const { snapshot } = useJob();
+  const { at } = useStage();
+  const wanted = at('part') ?? PART_OF_STEP[at('step') ?? ''];
+  if (!snapshot.bow || wanted === 'choose') return <ChooseBow bows={bows} />;
+  if (wanted === 'bolts') return <LimbBolts bow={snapshot.bow} />;
+  if (wanted === 'module') return <SetModule bow={snapshot.bow} />;
+  return <FirstOpen bow={snapshot.bow} />;
+}
+
+const PART_OF_STEP: Readonly<Record<string, string>> = { modules: 'module', limbBolts: 'bolts' };
+
+/** Opened without a wish: where work is left. */
+function FirstOpen({ bow }: { bow: BowRecord }) {
+  const { derived } = useJob();
+  const modules = derived.plan.steps.find((step) => step.id === 'modules');
+  const open = modules && modules.state !== 'done' && modules.state !== 'signed';
+  return open ? <SetModule bow={bow} /> : <LimbBolts bow={bow} />;
+}

@@ -1,0 +1,76 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { Panel } from '../../frame/Panel';
+import { useJob } from '../../job/JobProvider';
+import { bow as w, frame } from '../../words';
+
+/** The technician overrules the fit, with a reason that goes on the sheet. */
+export function GoalPanel({
+  goal,
+  onClose,
+}: {
+  goal: 'moduleStep' | 'peakWeight';
+  onClose: () => void;
+}) {
+  const { snapshot, send } = useJob();
+  const [entered, setEntered] = useState('');
+  const [reason, setReason] = useState('');
+  const [trouble, setTrouble] = useState<{ message: string; pointer: string } | null>(null);
+  const overruled =
+    goal === 'moduleStep' ? snapshot.job.moduleStepMm !== null : snapshot.job.peakTargetN !== null;
+  const save = async (text: string | null) => {
+    const answer = await send({ name: 'setGoal', goal, entered: text, reason });
+    if (answer) setTrouble(answer);
+    else onClose();
+  };
+  const at = (field: string) => (trouble?.pointer.endsWith(field) ? trouble.message : undefined);
+  return (
+    <Panel title={goal === 'moduleStep' ? w.overruleStep : w.overruleWeight} onClose={onClose}>
+      <form
+        className="stack"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save(entered);
+        }}
+      >
+        <TextField
+          id="goal"
+          autoFocus
+          label={w.goal}
+          autoComplete="off"
+          value={entered}
+          error={at('entered') !== undefined}
+          helperText={at('entered') ?? (trouble && !at('reason') ? trouble.message : ' ')}
+          slotProps={{ htmlInput: { maxLength: 40 } }}
+          onChange={(event) => setEntered(event.target.value)}
+        />
+        <TextField
+          id="goal-reason"
+          label={w.reason}
+          autoComplete="off"
+          value={reason}
+          error={at('reason') !== undefined}
+          helperText={at('reason') ?? ' '}
+          slotProps={{ htmlInput: { maxLength: 200 } }}
+          onChange={(event) => setReason(event.target.value)}
+        />
+        <div className="actions">
+          <Button type="submit" variant="contained">
+            {w.overrule}
+          </Button>
+          {overruled && (
+            <Button variant="outlined" onClick={() => void save(null)}>
+              {w.backToFit}
+            </Button>
+          )}
+          <Button variant="text" onClick={onClose}>
+            {frame.cancel}
+          </Button>
+        </div>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,216 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import type { BowRecord } from '@/core/bow';
+import { toQuarterTurns, turningPlan, type LimbBoltResult } from '@/core/fit';
+import {
+  archerCautions,
+  limbBoltAdvice,
+  readOptionsFor,
+  standingTurns,
+  weighings,
+} from '@/core/job';
+import { latest } from '@/core/route';
+import { figureText, read, turns, write, writeParts } from '@/core/units';
+import { LimbBoltChart } from '../../charts/LimbBoltChart';
+import { BoltClocks } from '../../drawings/BoltClocks';
+import { WithFractions } from '../../fields/Figure';
+import { MeasureField } from '../../fields/MeasureField';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { bow as w } from '../../words';
+import { BowParts } from './BowParts';
+import { GoalPanel } from './GoalPanel';
+import { TurningPlan } from './TurningPlan';
+import { TurnsField } from './TurnsField';
+
+/** From the scale's readings to the turns still to go, with the bow's hard stop. */
+export function LimbBolts({ bow }: { bow: BowRecord }) {
+  const { snapshot, derived } = useJob();
+  const [overruling, setOverruling] = useState(false);
+  const units = snapshot.shop.units;
+  const pounds = (n: number, decimals = 1) => write(n, 'force', units, { decimals });
+  const target = derived.context.peakTargetN;
+  const advice = limbBoltAdvice(snapshot, derived);
+  const answer = advice?.ok ? advice : null;
+  return (
+    <>
+      <main className="work">
+        <BowParts current="bolts" />
+        <div className="goal-line">
+          <span className="soft">{w.goal}</span>
+          <span className="big figure">{target === null ? '—' : pounds(target, 0)}</span>
+          <Button variant="outlined" onClick={() => setOverruling(true)}>
+            {w.otherWeight}
+          </Button>
+        </div>
+        {target === null && <p className="note">{w.noTarget}</p>}
+        {advice && !advice.ok && (
+          <p className="note" data-kind="stop" role="alert">
+            {advice.message}
+          </p>
+        )}
+        <div className="split measure">
+          {bow.maxTurns === null ? (
+            <p className="note" data-kind="stop">
+              {w.noLimit}
+            </p>
+          ) : (
+            <Plan bow={bow} answer={answer} />
+          )}
+          <Weigh
+            key={String(answer?.turns ?? 0)}
+            bow={bow}
+            next={answer ? toQuarterTurns(answer.turns) : null}
+          />
+        </div>
+        <div className="split block">
+          {answer && (
+            <LimbBoltChart
+              bow={bow}
+              answer={answer}
+              points={weighings(derived.history)}
+              targetN={target!}
+              shop={units}
+            />
+          )}
+          <Weighings />
+        </div>
+        {overruling && <GoalPanel goal="peakWeight" onClose={() => setOverruling(false)} />}
+      </main>
+      <LimbBoltMargin bow={bow} answer={answer} />
+    </>
+  );
+}
+
+function Plan({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }) {
+  const { snapshot, derived } = useJob();
+  const units = snapshot.shop.units;
+  const standing = latest(derived.history, 'peakWeight');
+  const say = (t: number) => write(t, 'turns', units);
+  if (!answer) return null;
+  const from = standingTurns(derived.history) ?? turns(0);
+  const goal = toQuarterTurns(answer.turns);
+  const moves = Math.abs(answer.turns - from) < 0.125 ? [] : turningPlan(from, goal);
+  return (
+    <div className="stack">
+      <BoltClocks
+        upper={latest(derived.history, 'limbTurnsUpper')?.si ?? 0}
+        lower={latest(derived.history, 'limbTurnsLower')?.si ?? 0}
+        goal={goal}
+        limit={bow.maxTurns!}
+      />
+      <section>
+        <h3 className="block-title">{w.plan}</h3>
+        {!standing && <p className="soft">{w.weighFirst}</p>}
+        <TurningPlan moves={moves} say={say} />
+        <p className="soft">
+          {w.predicted(
+            write(answer.predictedN, 'force', units),
+            write(answer.sigmaN, 'force', units),
+          )}
+        </p>
+        {!answer.reachesTarget && (
+          <p className="note">{w.notReached(write(answer.predictedN, 'force', units))}</p>
+        )}
+      </section>
+    </div>
+  );
+}
+
+/** The turns both bolts stand at, then the weight on the scale: one reading of both. */
+function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
+  const { snapshot, derived, send } = useJob();
+  const units = snapshot.shop.units;
+  const last = latest(derived.history, 'peakWeight');
+  const stands = standingTurns(derived.history) ?? 0;
+  const start = last && next !== null && Math.abs(next - stands) >= 0.2 ? next : stands;
+  const [turnsText, setTurnsText] = useState(figureText(writeParts(start, 'turns', units)));
+  const known = bow.maxTurns !== null;
+  const options = readOptionsFor('limbTurnsUpper', units, bow)!;
+  const turnsRead = read(turnsText, options);
+  return (
+    <div className="weigh">
+      {known && (
+        <TurnsField
+          text={turnsText}
+          onText={setTurnsText}
+          options={options}
+          limit={bow.maxTurns!}
+        />
+      )}
+      <MeasureField
+        label={w.weigh}
+        options={readOptionsFor('peakWeight', units, bow)!}
+        hint={known && turnsRead.ok ? `${w.at} ${write(turnsRead.si, 'turns', units)}` : undefined}
+        onTake={async (entered) => {
+          if (known && !turnsRead.ok) return { message: turnsRead.message, pointer: '' };
+          return send({
+            name: 'takeReadings',
+            readings: [{ key: 'peakWeight', entered, ...(known ? { entered2: turnsText } : {}) }],
+          });
+        }}
+      />
+    </div>
+  );
+}
+
+function Weighings() {
+  const { snapshot, derived } = useJob();
+  const rows = [...(derived.history.get('peakWeight') ?? [])].reverse();
+  if (rows.length === 0) return null;
+  return (
+    <section>
+      <h3 className="block-title">{w.weighings}</h3>
+      <ul className="rows trial-rows">
+        {rows.map((reading) => (
+          <li key={reading.seq}>
+            <span className="figure">
+              <WithFractions text={reading.entered} />
+            </span>
+            <span className="soft">
+              {reading.si2 === null ? (
+                ''
+              ) : (
+                <WithFractions
+                  text={`${w.at} ${write(reading.si2, 'turns', snapshot.shop.units)}`}
+                />
+              )}
+            </span>
+            <span className="small soft">{reading.who}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function LimbBoltMargin({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }) {
+  const { snapshot, derived } = useJob();
+  const units = snapshot.shop.units;
+  const n = weighings(derived.history).length;
+  const perTurn = answer ? write(answer.perTurnN, 'force', units) : null;
+  const upper = latest(derived.history, 'limbTurnsUpper')?.si ?? null;
+  const lower = latest(derived.history, 'limbTurnsLower')?.si ?? null;
+  const unequal = upper !== null && lower !== null && Math.abs(upper - lower) > 0.13;
+  return (
+    <Margin
+      because={[
+        derived.context.peakReason,
+        ...(perTurn ? [n > 0 ? w.because.learned(n, perTurn) : w.because.unlearned(perTurn)] : []),
+        w.because.order,
+      ]}
+      watch={[
+        ...(unequal ? [{ id: 'unequal', text: w.watch.unequal, stop: true }] : []),
+        ...(bow.maxTurns === null
+          ? []
+          : [
+              { id: 'limit', text: w.watch.limit(write(bow.maxTurns, 'turns', units)), stop: true },
+            ]),
+        { id: 'dryFire', text: w.watch.dryFire },
+        { id: 'key', text: w.watch.key },
+        ...archerCautions(snapshot).filter(({ id }) => id === 'legal' || id === 'injury'),
+      ]}
+    />
+  );
+}

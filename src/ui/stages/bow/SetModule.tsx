@@ -1,0 +1,141 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import { drawLengthSteps, moduleLabel, type BowRecord } from '@/core/bow';
+import { latest, type SetupKey } from '@/core/route';
+import { figureText, write, writeParts } from '@/core/units';
+import { WithFractions } from '../../fields/Figure';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { bow as w } from '../../words';
+import { BowParts } from './BowParts';
+import { GoalPanel } from './GoalPanel';
+
+const KEYS = { top: 'moduleTop', bottom: 'moduleBottom' } as const;
+/** Positions shown to either side of the one wanted. */
+const NEAR = 2;
+
+/** The draw-length module on every cam that has one, by its printed position. */
+export function SetModule({ bow }: { bow: BowRecord }) {
+  const { snapshot, derived } = useJob();
+  const [all, setAll] = useState(false);
+  const [overruling, setOverruling] = useState(false);
+  const units = snapshot.shop.units;
+  const wanted = derived.context.moduleStepMm;
+  const steps = drawLengthSteps(bow);
+  const stands = bow.moduleCams.map((cam) => latest(derived.history, KEYS[cam])?.si ?? null);
+  const uneven =
+    stands.length === 2 &&
+    stands.every((s) => s !== null) &&
+    Math.abs(stands[0]! - stands[1]!) > 0.5;
+  const middle = wanted === null ? 0 : steps.findIndex((step) => Math.abs(step - wanted) < 0.5);
+  const shown =
+    all || wanted === null ? steps : steps.slice(Math.max(0, middle - NEAR), middle + NEAR + 1);
+  const { moduleReason, moduleStepMm } = snapshot.job;
+  return (
+    <>
+      <main className="work">
+        <BowParts current="module" />
+        {bow.modules.length === 0 ? (
+          <p className="note">{w.fixed}</p>
+        ) : (
+          <>
+            <div className="goal-line">
+              <span className="soft">{w.goal}</span>
+              <span className="big figure">
+                {wanted === null ? (
+                  '—'
+                ) : (
+                  <WithFractions
+                    text={w.settingOf(write(wanted, 'length', units), moduleLabel(bow, wanted))}
+                  />
+                )}
+              </span>
+              <Button variant="outlined" onClick={() => setOverruling(true)}>
+                {w.otherStep}
+              </Button>
+            </div>
+            <p className="verdict">{w.setEach(bow.moduleCams.length)}</p>
+            {uneven && (
+              <p className="note" data-kind="stop" role="alert">
+                {w.uneven}
+              </p>
+            )}
+            {bow.moduleCams.map((cam) => (
+              <CamPositions key={cam} bow={bow} cam={cam} steps={shown} wanted={wanted} />
+            ))}
+            {steps.length > shown.length || all ? (
+              <Button variant="text" onClick={() => setAll(!all)}>
+                {all ? w.fewPositions : w.allPositions}
+              </Button>
+            ) : null}
+          </>
+        )}
+        {overruling && <GoalPanel goal="moduleStep" onClose={() => setOverruling(false)} />}
+      </main>
+      <Margin
+        because={[
+          moduleStepMm !== null
+            ? w.because.technician(moduleReason)
+            : wanted !== null && (
+                <WithFractions text={w.because.nearest(write(wanted, 'length', units))} />
+              ),
+        ].filter(Boolean)}
+        watch={[
+          ...(bow.moduleCams.length > 1 ? [{ id: 'oneCam', text: w.watch.oneCam }] : []),
+          { id: 'manual', text: w.watch.manual },
+        ]}
+      />
+    </>
+  );
+}
+
+function CamPositions({
+  bow,
+  cam,
+  steps,
+  wanted,
+}: {
+  bow: BowRecord;
+  cam: 'top' | 'bottom';
+  steps: readonly number[];
+  wanted: number | null;
+}) {
+  const { snapshot, derived, send } = useJob();
+  const [trouble, setTrouble] = useState('');
+  const key: SetupKey = KEYS[cam];
+  const stands = latest(derived.history, key)?.si ?? null;
+  const units = snapshot.shop.units;
+  const take = async (step: number) => {
+    const entered = write(step, 'length', units);
+    const answer = await send({ name: 'takeReadings', readings: [{ key, entered }] });
+    setTrouble(answer?.message ?? '');
+  };
+  return (
+    <section className="block">
+      <h3 className="block-title">
+        {w.cam[cam]} {w.standsAt}{' '}
+        <b className="ink">
+          {stands === null ? '—' : <WithFractions text={write(stands, 'length', units)} />}
+        </b>
+      </h3>
+      <div className="positions" role="group" aria-label={w.cam[cam]}>
+        {steps.map((step) => (
+          <button
+            key={step}
+            type="button"
+            aria-pressed={stands !== null && Math.abs(stands - step) < 0.5}
+            data-wanted={wanted !== null && Math.abs(wanted - step) < 0.5 ? 'yes' : 'no'}
+            onClick={() => void take(step)}
+          >
+            <span className="position-label">{moduleLabel(bow, step)}</span>
+            <span className="figure">
+              <WithFractions text={figureText(writeParts(step, 'length', units))} />
+            </span>
+          </button>
+        ))}
+      </div>
+      {trouble && <p className="field-error">{trouble}</p>}
+    </section>
+  );
+}

@@ -1,0 +1,41 @@
+import type { TurnMove } from '@/core/fit';
+import { WithFractions } from '../../fields/Figure';
+import { bow as w } from '../../words';
+
+/** Pauses at which both bolts stand alike: upper, lower, and at the end the scale. */
+export function TurningPlan({
+  moves,
+  say,
+}: {
+  moves: readonly TurnMove[];
+  say: (turns: number) => string;
+}) {
+  if (moves.length === 0) {
+    return (
+      <p className="note" data-kind="good">
+        {w.planDone}
+      </p>
+    );
+  }
+  // Every pause has both limbs turned alike; one line says both.
+  const pauses = moves.filter((move) => move.limb === 'upper');
+  const move = ({ turns }: TurnMove) =>
+    turns > 0 ? w.turnsOut(say(turns)) : w.turnsIn(say(-turns));
+  return (
+    <ol className="rows plan-rows">
+      {pauses.map((pause, i) => (
+        <li key={i}>
+          <span className="soft">{i + 1}</span>
+          <span>{w.upperThenLower}</span>
+          <b className="figure">
+            <WithFractions text={move(pause)} />
+          </b>
+        </li>
+      ))}
+      <li>
+        <span className="soft">{pauses.length + 1}</span>
+        <span>{w.thenWeigh}</span>
+      </li>
+    </ol>
+  );
+}

@@ -1,0 +1,175 @@
+'use client';
+import { useState } from 'react';
+import { drawLengthSteps } from '@/core/bow';
+import {
+  DEFAULT_LOOP_MM,
+  drawLength,
+  DRAW_LENGTH_METHODS,
+  methodEntry,
+  type DrawLengthMethod,
+  type DrawLengthReading,
+} from '@/core/fit';
+import { readOptionsFor, archerCautions, type FitReading } from '@/core/job';
+import { mm, writeSpread } from '@/core/units';
+import { DrawLengthRuler } from '../../drawings/DrawLengthRuler';
+import { WithFractions } from '../../fields/Figure';
+import { MeasureField } from '../../fields/MeasureField';
+import { whenText } from '../../fields/dates';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { fit as w } from '../../words';
+import { FitHead } from './FitHead';
+import { lengthReasons } from './length-reasons';
+
+/** Readings by several methods held against each other on one ruler. */
+export function DrawLength() {
+  const { snapshot, derived, send } = useJob();
+  const { shop, bow } = snapshot;
+  const units = shop.units;
+  const taken = snapshot.fitReadings.filter((reading) => reading.key !== 'weightTrial');
+  const [chosen, choose] = useState<DrawLengthMethod | null>(null);
+  const method = chosen ?? nextMethod(taken, derived.fitLength?.outlier ?? null);
+  const [typed, setTyped] = useState<number | null>(null);
+  // While a number is typed the picture already shows where it would lead.
+  const result =
+    typed === null ? derived.fitLength : withReading(taken, method, typed, shop.loopCounts);
+  const module = derived.context.moduleStepMm;
+  return (
+    <>
+      <main className="work">
+        <FitHead
+          part="length"
+          aside={
+            result && (
+              <>
+                <b>
+                  <WithFractions text={writeSpread(result.sigmaMm, 'length', units)} />
+                </b>
+                {' · '}
+                {agreement(result.estimates.length, result.outlier !== null)}
+              </>
+            )
+          }
+        />
+        <DrawLengthRuler
+          result={result}
+          stepsMm={bow ? drawLengthSteps(bow) : []}
+          moduleMm={module}
+          shop={units}
+        />
+        {result?.outlier && (
+          <p className="note" role="status">
+            {w.disagreeText(methodEntry(result.outlier).name)}
+          </p>
+        )}
+        <div className="split measure block">
+          <section>
+            <h3 className="block-title">{w.readings}</h3>
+            <ul className="rows method-rows">
+              {DRAW_LENGTH_METHODS.map((entry) => (
+                <MethodRow
+                  key={entry.method}
+                  method={entry.method}
+                  readings={taken.filter((reading) => reading.key === entry.method)}
+                  current={entry.method === method}
+                  onChoose={() => choose(entry.method)}
+                />
+              ))}
+            </ul>
+          </section>
+          <MeasureField
+            key={method}
+            label={methodEntry(method).name}
+            options={readOptionsFor(method, units, bow)!}
+            onText={(_, answer) => setTyped(answer.ok ? answer.si : null)}
+            onTake={async (entered) => {
+              const trouble = await send({
+                name: 'takeReadings',
+                readings: [{ key: method, entered }],
+              });
+              if (!trouble) choose(null);
+              return trouble;
+            }}
+          />
+        </div>
+      </main>
+      <Margin
+        because={lengthReasons(snapshot, derived, DEFAULT_LOOP_MM)}
+        watch={[
+          { id: 'stretch', text: w.watch.stretch },
+          { id: 'safe', text: w.watch.safe },
+          { id: 'tooLong', text: w.watch.tooLong },
+          ...archerCautions(snapshot).filter(({ id }) => id === 'injury' || id === 'minor'),
+        ]}
+      />
+    </>
+  );
+}
+
+const agreement = (n: number, disagree: boolean) =>
+  disagree ? w.disagree : n === 1 ? w.oneMethod : w.agree(n);
+
+/** The first method without a reading; the one furthest out when they disagree. */
+function nextMethod(taken: readonly FitReading[], outlier: DrawLengthMethod | null) {
+  if (outlier) return outlier;
+  const open = DRAW_LENGTH_METHODS.find(({ method }) => !taken.some(({ key }) => key === method));
+  return open?.method ?? 'armSpan';
+}
+
+function withReading(
+  taken: readonly FitReading[],
+  method: DrawLengthMethod,
+  si: number,
+  loopCounts: boolean,
+) {
+  const readings = taken.map(({ key, si: value }) => ({ method: key, valueMm: mm(value) }));
+  return drawLength([...readings, { method, valueMm: mm(si) }] as DrawLengthReading[], {
+    loopCounts,
+  });
+}
+
+function MethodRow({
+  method,
+  readings,
+  current,
+  onChoose,
+}: {
+  method: DrawLengthMethod;
+  readings: readonly FitReading[];
+  current: boolean;
+  onChoose: () => void;
+}) {
+  const { snapshot } = useJob();
+  const { name, how } = methodEntry(method);
+  const last = readings.at(-1);
+  return (
+    <li>
+      <button
+        type="button"
+        className="method"
+        aria-pressed={current}
+        aria-label={w.measure(name)}
+        onClick={onChoose}
+      >
+        <span className="method-name">{name}</span>
+        <span className="method-value">
+          {readings.length === 0 ? (
+            <span className="soft">{w.notYet}</span>
+          ) : (
+            readings.map((reading) => (
+              <span key={reading.seq} className="figure">
+                <WithFractions text={reading.entered} />
+              </span>
+            ))
+          )}
+        </span>
+        {(current || last) && (
+          <span className="method-how small soft">
+            {current ? `${how}.` : ''}{' '}
+            {last && `${last.who}, ${whenText(last.at, snapshot.shop.timeZone, snapshot.today)}`}
+          </span>
+        )}
+      </button>
+    </li>
+  );
+}

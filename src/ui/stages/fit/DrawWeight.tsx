@@ -1,0 +1,114 @@
+'use client';
+import { useRef } from 'react';
+import Button from '@mui/material/Button';
+import { priorMedianN, type TrialOutcome } from '@/core/fit';
+import { archerCautions, readOptionsFor, weightTrials } from '@/core/job';
+import { write } from '@/core/units';
+import { WeightCurve } from '../../drawings/WeightCurve';
+import { WithFractions } from '../../fields/Figure';
+import { MeasureField } from '../../fields/MeasureField';
+import { whenText } from '../../fields/dates';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { fit as w } from '../../words';
+import { FitHead } from './FitHead';
+
+/** Trials on a shop bow instead of a guess; the start weight follows. */
+export function DrawWeight() {
+  const { snapshot, derived, send } = useJob();
+  const { shop, archer, fitReadings } = snapshot;
+  const units = shop.units;
+  const { fitWeight } = derived;
+  const trials = weightTrials(fitReadings);
+  const rows = fitReadings.filter((reading) => reading.key === 'weightTrial');
+  const entered = useRef('');
+  const say = (n: number) => write(n, 'force', units, { decimals: 0 });
+  const take = (choice: TrialOutcome) => () =>
+    send({
+      name: 'takeReadings',
+      readings: [{ key: 'weightTrial', entered: entered.current, choice }],
+    });
+  const next = say(fitWeight.nextTrialN);
+  const { ageBand, build, experience } = archer;
+  const prior = priorMedianN({ ageBand, build, experience, injury: archer.injury.trim() !== '' });
+  return (
+    <>
+      <main className="work">
+        <FitHead part="weight" />
+        <WeightCurve
+          result={fitWeight}
+          trials={trials}
+          shop={units}
+          startN={trials.length > 0 ? fitWeight.startN : null}
+        />
+        <div className="split measure block">
+          <section>
+            <h3 className="block-title">{w.trials}</h3>
+            <ul className="rows trial-rows">
+              {rows.map((reading) => (
+                <li key={reading.seq}>
+                  <span className="figure">
+                    <WithFractions text={reading.entered} />
+                  </span>
+                  <span className="tag" data-kind={tagOf(reading.outcome!)}>
+                    {w.outcomeNames[reading.outcome!]}
+                  </span>
+                  <span className="small soft">
+                    {reading.who}, {whenText(reading.at, shop.timeZone, snapshot.today)}
+                  </span>
+                </li>
+              ))}
+              {rows.length === 0 && <li className="soft">{w.noTrial}</li>}
+            </ul>
+          </section>
+          <MeasureField
+            label={w.trialLabel}
+            hint={trials.length === 0 ? w.firstTrial(next) : w.nextTrial(next)}
+            options={readOptionsFor('weightTrial', units, snapshot.bow)!}
+            onText={(text) => (entered.current = text.trim())}
+            // Enter alone says nothing of how it went, and must not be taken for "smooth".
+            onTake={async () => ({ message: w.sayHow, pointer: '' })}
+            actions={(takeBy) => (
+              <div className="outcomes" role="group" aria-label={w.howItWent}>
+                {w.outcomes.map(({ id, name, hint }) => (
+                  <Button
+                    key={id}
+                    variant={id === 'smooth' ? 'contained' : 'outlined'}
+                    title={hint}
+                    onClick={() => takeBy(take(id))}
+                  >
+                    {name}
+                  </Button>
+                ))}
+              </div>
+            )}
+          />
+        </div>
+      </main>
+      <Margin
+        because={[
+          ...(trials.length > 0 ? [w.because.startWhy(trials.length)] : []),
+          w.because.prior(say(prior)),
+          nextReason(fitWeight.nextTrialLimit),
+          ...(trials.some((trial) => trial.outcome === 'strained') ? [w.because.strained] : []),
+        ]}
+        watch={[
+          { id: 'safe', text: w.watch.safe, stop: true },
+          { id: 'sky', text: w.watch.sky },
+          { id: 'over', text: w.watch.overBowed },
+          ...archerCautions(snapshot),
+        ]}
+      />
+    </>
+  );
+}
+
+const tagOf = (outcome: TrialOutcome) =>
+  ({ smooth: 'in', strained: 'warn', failed: 'out' })[outcome];
+
+const nextReason = (limit: 'none' | 'stepAboveSmooth' | 'belowFailed') =>
+  ({
+    none: w.because.nextNone,
+    stepAboveSmooth: w.because.nextStep,
+    belowFailed: w.because.nextFailed,
+  })[limit];

@@ -1,0 +1,44 @@
+import type { ReactNode } from 'react';
+import { drawLength, methodEntry, type DrawLengthReading } from '@/core/fit';
+import type { JobDerived, JobSnapshot } from '@/core/job';
+import { mm, write, type Mm } from '@/core/units';
+import { WithFractions } from '../../fields/Figure';
+import { fit as w } from '../../words';
+
+/** Why the draw length is what it is: the heaviest method, the school, the module. */
+export function lengthReasons(
+  { fitReadings, shop, bow }: JobSnapshot,
+  { fitLength }: JobDerived,
+  loopMm: Mm,
+): ReactNode[] {
+  if (!fitLength) return [w.because.spread];
+  const units = shop.units;
+  const say = (value: number) => write(value, 'length', units);
+  const best = fitLength.estimates.reduce((a, b) => (b.sigmaMm < a.sigmaMm ? b : a));
+  const list = [
+    w.because.weighs(methodEntry(best.method).name, say(methodEntry(best.method).sigmaMm)),
+    w.because.spread,
+  ];
+  if (bow && fitLength.module) {
+    const { stepMm, remainderMm, twists } = fitLength.module;
+    const count = `${Math.abs(twists)} ${Math.abs(twists) === 1 ? 'twist' : 'twists'} ${twists > 0 ? 'out' : 'in'}`;
+    list.push(
+      Math.abs(remainderMm) < 0.8
+        ? w.because.moduleExact(say(stepMm))
+        : w.because.moduleDown(
+            say(stepMm),
+            write(remainderMm, 'length', units, { signed: true }),
+            count,
+          ),
+    );
+  } else if (!bow) list.push(w.because.noBow);
+  const spans = fitReadings.filter((reading) => reading.key === 'armSpan');
+  if (spans.length > 0) {
+    const other = drawLength(
+      spans.map((reading): DrawLengthReading => ({ method: 'armSpan', valueMm: mm(reading.si) })),
+      { loopCounts: !shop.loopCounts, loopMm },
+    )!;
+    list.push(w.because.school(shop.loopCounts, say(other.drawLengthMm)));
+  }
+  return list.map((text) => <WithFractions key={text} text={text} />);
+}

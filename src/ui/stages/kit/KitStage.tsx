@@ -1,0 +1,97 @@
+'use client';
+import type { CatalogueItem, Slot } from '@/core/kit';
+import { kitPriceCents, missingSlots, SLOTS } from '@/core/kit';
+import { archerCautions } from '@/core/job';
+import { writeMoney } from '@/core/units';
+import { dayText } from '../../fields/dates';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { useStage } from '../../job/useStage';
+import { kit as w } from '../../words';
+import { BudgetTape } from './BudgetTape';
+import { SlotItems } from './SlotItems';
+import { SlotList } from './SlotList';
+
+const isSlot = (text: string | null): text is Slot => SLOTS.some(({ id }) => id === text);
+
+/** The package: every place filled from the catalogue or by what the archer brings along. */
+export function KitStage({ items }: { items: readonly CatalogueItem[] }) {
+  const { snapshot, derived } = useJob();
+  const { at } = useStage();
+  const asked = at('slot');
+  const slot = isSlot(asked) ? asked : (missingSlots(derived.kit)[0] ?? 'rest');
+  const total = (snapshot.bow?.priceCents ?? 0) + kitPriceCents(derived.kit);
+  return (
+    <>
+      <main className="work">
+        <div className="head">
+          <h2>{w.title}</h2>
+          <span className="big figure">{writeMoney(total)}</span>
+          <BudgetWords total={total} />
+        </div>
+        <BudgetTape total={total} budget={snapshot.job.budgetCents} />
+        {!snapshot.bow && <p className="note">{w.noBow}</p>}
+        <div className="kit-grid">
+          <SlotList current={slot} />
+          <SlotItems key={slot} slot={slot} items={items.filter((item) => item.slot === slot)} />
+        </div>
+      </main>
+      <Margin
+        first={<Together />}
+        because={[w.because.first, w.because.own, w.because.mount]}
+        watch={[
+          ...derived.findings
+            .filter((finding) => finding.verdict === 'doesNotFit')
+            .map(({ rule, reason }) => ({
+              id: rule.id,
+              text: `${rule.name}: ${reason}`,
+              stop: rule.hard,
+            })),
+          ...(derived.kit.release ? [] : [{ id: 'release', text: w.watch.release }]),
+          { id: 'light', text: w.watch.light },
+          ...archerCautions(snapshot).filter(({ id }) => id === 'legal'),
+        ]}
+      />
+    </>
+  );
+}
+
+function BudgetWords({ total }: { total: number }) {
+  const budget = useJob().snapshot.job.budgetCents;
+  if (budget === null) return <span className="spread">{w.noBudget}</span>;
+  const left = budget - total;
+  return left >= 0 ? (
+    <span className="spread">{w.left(writeMoney(left))}</span>
+  ) : (
+    <span className="tag" data-kind="out">
+      {w.over(writeMoney(-left))}
+    </span>
+  );
+}
+
+/** What the rules could not tell, and how many had nothing against it. */
+function Together() {
+  const { derived, snapshot } = useJob();
+  const unsure = derived.findings.filter((finding) => finding.verdict === 'cannotTell');
+  const fine = derived.findings.filter((finding) => finding.verdict === 'fits').length;
+  const waiting = snapshot.parts.filter(
+    (part) => part.arrivesDay && part.arrivesDay > snapshot.today,
+  );
+  return (
+    <section>
+      <h2>{w.together}</h2>
+      <ul>
+        {derived.findings.length === 0 && <li className="soft">{w.nothingYet}</li>}
+        {fine > 0 && <li>{w.allFit(fine)}</li>}
+        {unsure.map(({ rule, reason }) => (
+          <li key={rule.id}>
+            <b>{rule.name}</b>: {reason}.
+          </li>
+        ))}
+        {waiting.map((part) => (
+          <li key={part.slot}>{w.late(part.label, dayText(part.arrivesDay!, snapshot.today))}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}

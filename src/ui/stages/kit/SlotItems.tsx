@@ -1,0 +1,171 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { objections, SLOTS, type CatalogueItem, type Finding, type Slot } from '@/core/kit';
+import { writeMoney } from '@/core/units';
+import { Choice } from '../../fields/Choice';
+import { WithFractions } from '../../fields/Figure';
+import { useJob } from '../../job/JobProvider';
+import { kit as w } from '../../words';
+import { itemFacts } from './item-facts';
+
+interface Offer {
+  readonly item: CatalogueItem;
+  readonly against: readonly Finding[];
+  readonly hard: boolean;
+}
+
+/** What the shop has for one place: what fits first and cheapest first, then why the rest does not. */
+export function SlotItems({ slot, items }: { slot: Slot; items: readonly CatalogueItem[] }) {
+  const { derived, send } = useJob();
+  const [source, setSource] = useState<'shop' | 'own'>(derived.kit[slot]?.owned ? 'own' : 'shop');
+  const [trouble, setTrouble] = useState('');
+  const own = source === 'own';
+  const part = derived.kit[slot];
+  const offers = items
+    .map((item): Offer => {
+      const against = objections(item, derived.kitContext);
+      return { item, against, hard: against.some((finding) => finding.rule.hard) };
+    })
+    .sort(
+      (a, b) =>
+        Number(a.hard) - Number(b.hard) ||
+        Number(a.against.length > 0) - Number(b.against.length > 0) ||
+        a.item.priceCents - b.item.priceCents,
+    );
+  const choose = async (itemId: string | null, owned: boolean, label = '') => {
+    const answer = await send({ name: 'choosePart', slot, itemId, owned, label });
+    setTrouble(answer?.message ?? '');
+  };
+  return (
+    <section className="slot-items">
+      <div className="slot-head">
+        <h3>{SLOTS.find(({ id }) => id === slot)!.name}</h3>
+        <Choice
+          label={w.source}
+          value={source}
+          options={[
+            { id: 'shop', name: w.shopTitle },
+            { id: 'own', name: w.ownTitle },
+          ]}
+          onChange={setSource}
+        />
+      </div>
+      {trouble && (
+        <p className="note" data-kind="stop" role="alert">
+          {trouble}
+        </p>
+      )}
+      {own && <OwnPart slot={slot} onTake={(label) => choose(null, true, label)} />}
+      {part && part.item === null && (
+        <div className="own-now">
+          <b>{part.label}</b> <span className="tag">{w.own}</span>
+          <Button variant="text" onClick={() => void choose(null, false)}>
+            {w.putBack}
+          </Button>
+        </div>
+      )}
+      <ul className="rows item-rows">
+        {offers.map((offer) => {
+          const taken = part?.item?.id === offer.item.id;
+          return (
+            <ItemRow
+              key={offer.item.id}
+              offer={offer}
+              own={own}
+              taken={taken}
+              onTake={() => void choose(taken ? null : offer.item.id, !taken && own)}
+            />
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function ItemRow({
+  offer: { item, against, hard },
+  own,
+  taken,
+  onTake,
+}: {
+  offer: Offer;
+  own: boolean;
+  taken: boolean;
+  onTake: () => void;
+}) {
+  const { snapshot } = useJob();
+  return (
+    <li data-hard={hard ? 'yes' : 'no'} data-taken={taken ? 'yes' : 'no'}>
+      <div>
+        <b>
+          {item.maker} {item.model}
+        </b>
+        <div className="small soft">
+          <WithFractions text={itemFacts(item, snapshot.shop.units)} />
+        </div>
+        {against.length > 0 && (
+          <div className="small item-against">
+            <span className="tag" data-kind={hard ? 'out' : 'warn'}>
+              {hard ? w.refuses : w.warns}
+            </span>{' '}
+            <WithFractions text={against.map((finding) => finding.reason).join('; ')} />
+          </div>
+        )}
+      </div>
+      <div className="item-price">
+        <span className="figure">{writeMoney(own ? 0 : item.priceCents)}</span>
+        {!own && (
+          <span className="small soft">
+            {item.stock > 0 ? w.stock(item.stock) : w.days(item.deliveryDays)}
+          </span>
+        )}
+      </div>
+      {hard && !taken ? (
+        <span />
+      ) : (
+        <Button
+          variant={taken ? 'text' : 'outlined'}
+          aria-label={`${taken ? w.putBack : own ? w.hasThis : w.take}: ${item.maker} ${item.model}`}
+          onClick={onTake}
+        >
+          {taken ? w.putBack : own ? w.hasThis : w.take}
+        </Button>
+      )}
+    </li>
+  );
+}
+
+function OwnPart({ slot, onTake }: { slot: Slot; onTake: (label: string) => Promise<void> }) {
+  const [label, setLabel] = useState('');
+  const [missing, setMissing] = useState(false);
+  return (
+    <form
+      className="own-part"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (label.trim() === '') setMissing(true);
+        else void onTake(label.trim());
+      }}
+    >
+      <TextField
+        id={`own-${slot}`}
+        label={w.ownLabel}
+        value={label}
+        autoComplete="off"
+        error={missing}
+        helperText={missing ? w.ownMissing : w.ownHint}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+        onChange={(event) => {
+          setLabel(event.target.value);
+          setMissing(false);
+        }}
+      />
+      <Button type="submit" variant="contained">
+        {w.ownTake}
+      </Button>
+    </form>
+  );
+}

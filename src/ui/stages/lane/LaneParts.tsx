@@ -1,0 +1,38 @@
+'use client';
+import { latest, tearWords } from '@/core/route';
+import { write } from '@/core/units';
+import { useJob } from '../../job/JobProvider';
+import { Parts } from '../../job/Parts';
+import { useStage } from '../../job/useStage';
+import { lane as w } from '../../words';
+
+/** The parts of the lane with what each has brought. */
+export function LaneParts({ current }: { current: string }) {
+  const { snapshot, derived } = useJob();
+  const { href } = useStage();
+  const units = snapshot.shop.units;
+  const tear = latest(derived.history, 'paperTear');
+  const speed = latest(derived.history, 'arrowSpeed')?.si ?? null;
+  const first = latest(derived.history, 'firstMark')?.si ?? null;
+  const part = (id: string, name: string, value: string | null) => ({
+    id,
+    name,
+    href: href('lane', { part: id }),
+    value: value ?? w.none,
+  });
+  return (
+    <Parts
+      current={current}
+      parts={[
+        part('paper', w.paper, tear && tearWords(tear.si ?? 0, tear.si2 ?? 0)),
+        part('speed', w.speed, speed === null ? null : write(speed, 'speed', units)),
+        part(
+          'first',
+          w.first,
+          first === null ? null : write(first, 'distance', units, { decimals: 0 }),
+        ),
+        part('marks', w.marks, ''),
+      ]}
+    />
+  );
+}

@@ -1,0 +1,29 @@
+'use client';
+import { useJob } from '../../job/JobProvider';
+import { useStage } from '../../job/useStage';
+import { lane as w } from '../../words';
+import { NoBow } from '../bench/BenchStage';
+import { nextStep } from '../bench/next-step';
+import { FirstDistance } from './FirstDistance';
+import { Marks } from './Marks';
+import { Paper } from './Paper';
+import { Speed } from './Speed';
+
+const PART_OF_STEP: Readonly<Record<string, string>> = {
+  paper: 'paper',
+  speed: 'speed',
+  firstMark: 'first',
+};
+
+/** Paper, chronograph, first distance, marks. */
+export function LaneStage() {
+  const { snapshot, derived } = useJob();
+  const { at } = useStage();
+  if (!snapshot.bow) return <NoBow text={w.noBow} />;
+  const next = nextStep(derived.plan, 'lane');
+  const part = at('part') ?? PART_OF_STEP[at('step') ?? next?.id ?? ''] ?? 'marks';
+  if (part === 'paper') return <Paper />;
+  if (part === 'speed') return <Speed />;
+  if (part === 'first') return <FirstDistance />;
+  return <Marks />;
+}

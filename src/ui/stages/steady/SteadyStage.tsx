@@ -1,0 +1,71 @@
+'use client';
+import { useState } from 'react';
+import { archerCautions, readOptionsFor } from '@/core/job';
+import { latest, readingText, setupValue } from '@/core/route';
+import { Choice } from '../../fields/Choice';
+import { MeasureField } from '../../fields/MeasureField';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { lane, steady as w } from '../../words';
+import { NoBow } from '../bench/BenchStage';
+
+/** Mass and tip noted as they are; choosing bars is a later stage of this house. */
+export function SteadyStage() {
+  const { snapshot, derived, send } = useJob();
+  const [trouble, setTrouble] = useState('');
+  if (!snapshot.bow) return <NoBow text={lane.noBow} />;
+  const units = snapshot.shop.units;
+  const mass = latest(derived.history, 'bowMass');
+  const tip = latest(derived.history, 'steadyTip');
+  const note = async (choice: string) => {
+    const reading = { key: 'steadyTip', entered: '', choice };
+    const answer = await send({ name: 'takeReadings', readings: [reading] });
+    setTrouble(answer?.message ?? '');
+  };
+  return (
+    <>
+      <main className="work">
+        <div className="head">
+          <h2>{w.title}</h2>
+          <span className="spread">{w.lead}</span>
+        </div>
+        <div className="split measure block">
+          <section className="stack">
+            <Choice
+              label={w.tip}
+              value={tip?.choice ?? null}
+              options={setupValue('steadyTip').choices!}
+              hint={w.tipHow}
+              onChange={(choice) => void note(choice)}
+            />
+            <p className="field-error" role={trouble ? 'alert' : undefined}>
+              {trouble}
+            </p>
+            {mass && (
+              <p>
+                <span className="soft">{w.mass}</span>{' '}
+                <b className="figure big">{readingText(mass, units)}</b>
+              </p>
+            )}
+          </section>
+          <MeasureField
+            label={w.mass}
+            hint={setupValue('bowMass').tool}
+            options={readOptionsFor('bowMass', units, snapshot.bow)!}
+            onTake={(entered) =>
+              send({ name: 'takeReadings', readings: [{ key: 'bowMass', entered }] })
+            }
+          />
+        </div>
+      </main>
+      <Margin
+        because={[w.because.tip, w.because.parts]}
+        watch={[
+          { id: 'sling', text: w.watch.sling },
+          { id: 'noise', text: w.watch.noise },
+          ...archerCautions(snapshot).filter(({ id }) => id === 'injury' || id === 'minor'),
+        ]}
+      />
+    </>
+  );
+}

@@ -1,0 +1,90 @@
+'use client';
+import Link from 'next/link';
+import Button from '@mui/material/Button';
+import type { TodayView } from '@/core/job';
+import { Brand } from '../frame/Brand';
+import { useShell } from '../frame/Shell';
+import { TopTools } from '../frame/TopTools';
+import { longDay, plainDay } from '../fields/dates';
+import { frame, today as w } from '../words';
+import { DayPlan } from './DayPlan';
+import { TicketList } from './TicketList';
+
+const clock = (minutes: number) =>
+  `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+
+/** The home: what to do next, the bench's day, what comes in, who comes back. */
+export function TodayPage({ view }: { view: TodayView }) {
+  const { open } = useShell();
+  const press = view.visits.filter((visit) => visit.station === 'press');
+  const bows = new Set(view.visits.map((visit) => visit.jobId)).size;
+  const late = view.tickets.filter((ticket) => ticket.late);
+  return (
+    <div className="today">
+      <header className="top">
+        <Brand />
+        <h1>{w.title(longDay(view.day))}</h1>
+        <span className="about">
+          {view.shopName} · {w.openTill(clock(view.closes))}
+        </span>
+        <div className="facts">
+          <Link href="/shop" prefetch={false} className="plain-button">
+            {w.settings}
+          </Link>
+          <TopTools />
+          <Button variant="contained" onClick={() => open('new')}>
+            {frame.newJob} <span className="key button-key">n</span>
+          </Button>
+        </div>
+      </header>
+      <TicketList tickets={view.tickets} day={view.day} timeZone={view.timeZone} />
+      <main className="day">
+        <div className="head">
+          <h2>{w.bench}</h2>
+          <span className="spread">
+            {late.length === 0 ? w.nothingLate : `${w.late}: ${late.length}`}
+            {bows > 0 && ` · ${w.visits(press.length, bows)}`}
+          </span>
+        </div>
+        <DayPlan view={view} />
+        <div className="split day-lists">
+          <section>
+            <h3 className="block-title">{w.arriving}</h3>
+            <ul className="rows day-rows">
+              {view.arriving.map(({ day, label, name, jobId }) => (
+                <li key={jobId + label}>
+                  <span className="figure">{plainDay(day)}</span>
+                  <span>{label}</span>
+                  <Link href={`/jobs/${jobId}`}>{name}</Link>
+                </li>
+              ))}
+              {view.arriving.length === 0 && <li className="soft">{w.noArriving}</li>}
+            </ul>
+          </section>
+          <section>
+            <h3 className="block-title">{w.comingBack}</h3>
+            <ul className="rows day-rows">
+              {view.comingBack.map(({ day, name, jobId }) => (
+                <li key={jobId}>
+                  <span className="figure">{plainDay(day)}</span>
+                  <span className="soft">{w.checks}</span>
+                  <Link href={`/jobs/${jobId}`}>{name}</Link>
+                </li>
+              ))}
+              {view.comingBack.length === 0 && <li className="soft">{w.noComingBack}</li>}
+            </ul>
+          </section>
+        </div>
+      </main>
+      {late.length > 0 && (
+        <footer className="strip late-strip">
+          {late.map((ticket) => (
+            <span key={ticket.jobId}>
+              <Link href={`/jobs/${ticket.jobId}`}>{ticket.name}</Link> {ticket.late}
+            </span>
+          ))}
+        </footer>
+      )}
+    </div>
+  );
+}

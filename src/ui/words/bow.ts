@@ -1,0 +1,106 @@
+import { write, type ShopUnits } from '@/core/units';
+
+/** Words of Bow. */
+export const bow = {
+  atoA: (mm: number, shop: ShopUnits) => `${write(mm, 'length', shop)} axle to axle`,
+  brace: (mm: number, shop: ShopUnits) => `${write(mm, 'length', shop)} brace height`,
+  noBowYet: 'no bow chosen yet',
+  choose: 'Bow',
+  module: 'Module',
+  bolts: 'Limb bolts',
+  none: 'none yet',
+  notSet: 'not set',
+  notWeighed: 'not weighed',
+  fits: 'fits',
+  nearly: 'nearly',
+  out: 'does not fit',
+  countFit: (fit: number, all: number) => `${fit} of ${all} in the shop fit`,
+  missingFit:
+    'Without a draw length and a trial every bow of the right hand is listed; the fit narrows it down.',
+  inStock: (n: number) => (n === 1 ? '1 in stock' : `${n} in stock`),
+  days: (n: number) => `${n} days`,
+  take: 'Take this bow',
+  taken: 'Taken',
+  putBack: 'Put it back',
+  takeOther: 'Take this instead',
+  settingOf: (step: string, label: string | null) => (label ? `${label} · ${step}` : step),
+  setTo: (step: string) => `set to ${step}`,
+  twists: (n: number) =>
+    n === 0
+      ? 'no twists'
+      : `${Math.abs(n)} ${Math.abs(n) === 1 ? 'twist' : 'twists'} ${n > 0 ? 'out' : 'in'}`,
+  range: (low: string, high: string) => `${low} to ${high}`,
+  fixed: 'This bow has one draw length; it was ordered so.',
+  cam: { top: 'Top cam', bottom: 'Bottom cam' },
+  standsAt: 'stands at',
+  setEach: (n: number) =>
+    n > 1
+      ? 'Two cams carry a module: set both to the same position.'
+      : 'One cam carries the module.',
+  goal: 'Set it to',
+  allPositions: 'All positions',
+  fewPositions: 'Only the near ones',
+  uneven: 'The two modules stand apart. Both must stand alike before the bow is drawn.',
+  otherStep: 'Another step',
+  otherWeight: 'Another weight',
+  backToFit: 'Back to the fit’s own',
+  overruleStep: 'Set another step than the fit’s',
+  overruleWeight: 'Set another weight than the fit’s',
+  reason: 'Why (it goes on the sheet)',
+  overrule: 'Set it so',
+  boltsToGo: (turns: string, way: 'out' | 'in') => `${turns} ${way}`,
+  boltsThere: 'there',
+  moreTurns: 'turns to go',
+  weighFirst: 'Weigh the bow as it stands: the plan starts from the scale, not from the catalogue.',
+  target: (weight: string) => `target ${weight}`,
+  noTarget: 'No target yet: draw a weight trial in Fit, or set a weight here.',
+  plan: 'Turning plan',
+  planRow: (n: number) => `pause ${n}`,
+  upper: 'upper',
+  lower: 'lower',
+  turnsOut: (t: string) => `${t} out`,
+  turnsIn: (t: string) => `${t} in`,
+  upperThenLower: 'upper, then lower',
+  thenWeigh: 'weigh again',
+  planDone: 'On target. Nothing to turn.',
+  predicted: (weight: string, sigma: string) => `expected ${weight} ± ${sigma}`,
+  notReached: (limit: string) =>
+    `The target lies past what this bow can be set to. Nearest possible: ${limit}.`,
+  limit: (turns: string) => `limit ${turns}`,
+  hardStop: (turns: string) =>
+    `Hard stop at ${turns} out. Past it the limb can leave its pocket under load.`,
+  noLimit:
+    'No turn limit is known for this bow. It is weighed as it is, and its bolts are not turned until the maker’s manual gives the limit.',
+  standAt: 'Both bolts stand at, turns out',
+  less: 'a quarter turn in',
+  more: 'a quarter turn out',
+  weigh: 'Peak weight on the scale',
+  takeWeighing: (weight: string, turns: string) => `Take ${weight} at ${turns}`,
+  weighings: 'Weighings',
+  at: 'at',
+  chart: 'Peak weight over limb-bolt turns',
+  chartTurns: 'turns out',
+  clocks: 'Limb bolts, turned out so far',
+  because: {
+    cover:
+      'A bow fits when its hand is right, a module step lies within six twists of the archer, and the start weight lies in its range.',
+    nearest: (step: string) =>
+      `${step} is the nearest step to the archer; too long counts half as much again.`,
+    technician: (reason: string) => `Set by the technician: ${reason}.`,
+    learned: (n: number, perTurn: string) =>
+      `From ${n} ${n === 1 ? 'weighing' : 'weighings'} of this bow: about ${perTurn} a turn here. Half the turns is not half the range.`,
+    unlearned: (perTurn: string) =>
+      `No weighing yet: the catalogue’s range spread evenly, ${perTurn} a turn, and that is only a first guess.`,
+    order:
+      'Upper, lower, at most two turns before changing over: the limbs stay even, the riser unstrained.',
+  },
+  watch: {
+    oneCam: 'A module moved on one cam only throws the timing out and can derail the string.',
+    limit: (turns: string) =>
+      `Never past ${turns} out, printed on the limb or in the manual. If they disagree, the smaller counts.`,
+    key: 'Key started at 12 or 6 o’clock, so that the turns are counted right.',
+    dryFire: 'Weigh slowly through the peak and let down slowly. Never let the string go.',
+    unequal: 'Upper and lower bolt stand apart. Bring them to the same turns before anything else.',
+    manual: 'The maker’s manual comes before anything said here.',
+  },
+} as const;

@@ -1,0 +1,9 @@
+/** Words of the fields. */
+export const fields = {
+  pad: 'Number pad',
+  back: 'Take back the last',
+  sign: 'Plus or minus',
+  takeIt: 'Take',
+  inTolerance: 'in',
+  out: (wanted: string) => `out: wanted ${wanted}`,
+} as const;

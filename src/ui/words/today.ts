@@ -1,0 +1,25 @@
+/** Words of Today. */
+export const today = {
+  title: (day: string) => `Today, ${day}`,
+  openTill: (till: string) => `open till ${till}`,
+  jobs: 'Jobs in order of what to do next',
+  noJobs: 'No job yet.',
+  noJobsHint: 'A new job needs a name. The rest comes as the conversation goes.',
+  bench: 'The bench today',
+  visits: (press: number, bows: number) =>
+    `press used ${press === 1 ? 'once' : `${press} times`} for ${bows} ${bows === 1 ? 'bow' : 'bows'}`,
+  nothingPlanned: 'Nothing planned for the rest of the day.',
+  closed: 'The shop is closed; this is the plan for when it opens.',
+  plan: 'Plan of the day by station',
+  steps: (n: number) => (n === 1 ? '1 step' : `${n} steps`),
+  withArcher: 'with archer',
+  arriving: 'Arriving',
+  noArriving: 'Nothing is on its way.',
+  comingBack: 'Coming back',
+  noComingBack: 'Nobody yet.',
+  checks: 'peep rotation, stretch, sight',
+  late: 'late or going to be',
+  nothingLate: 'nothing late',
+  noDate: 'no date',
+  settings: 'Shop',
+} as const;
