@@ -6,7 +6,8 @@ import type { Db } from '@/data/db';
 import { saveShopSettings } from '@/data/settings';
 import { insertBow, insertItem } from '@/data/stock';
 import { addDays, now, pretendNow, shopDay } from '@/server/clock';
-import { createJob, leaveAt, runCommand } from '@/server/commands';
+import { createJob, runCommand } from '@/server/commands';
+import { rememberPlace } from '@/server/place';
 import { demoBows, demoCatalogue } from './load-csv';
 
 const ZONE = 'Europe/Berlin';
@@ -50,12 +51,12 @@ class Scene {
     return this;
   }
 
-  bow(bowId: string): this {
-    return this.do({ name: 'chooseBow', bowId });
+  bow(bowId: string, reason?: string): this {
+    return this.do({ name: 'chooseBow', bowId, ...(reason ? { reason } : {}) });
   }
 
   leave(place: string): this {
-    leaveAt(this.id, place, this.db);
+    rememberPlace(this.id, { place }, this.db);
     return this;
   }
 }
@@ -426,7 +427,7 @@ function waiting(db: Db, at: At, day: Day): void {
     .take('fittingBow', '26 1/4')
     .trial('50#', 'smooth')
     .trial('60#', 'strained');
-  scene.bow('fjordling-29-r').do({
+  scene.bow('fjordling-29-r', 'draws 52 on her old bow all day').do({
     name: 'setGoal',
     goal: 'peakWeight',
     entered: '52',

@@ -6,8 +6,12 @@ import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import '@/ui/theme/globals.css';
 import '@/ui/theme/work.css';
 import '@/ui/theme/stages.css';
+import '@/ui/theme/build.css';
+import '@/ui/theme/sheet.css';
 import '@/ui/theme/today.css';
 import '@/ui/theme/frame.css';
+import '@/ui/theme/map.css';
+import '@/ui/theme/narrow.css';
 import { loadShop } from '@/server/shop';
 import { Shell } from '@/ui/frame/Shell';
 

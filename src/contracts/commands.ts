@@ -81,7 +81,11 @@ export const Command = Type.Union([
       { minItems: 1, maxItems: 60 },
     ),
   }),
-  command('chooseBow', { bowId: NullOr<string>({ type: 'string', maxLength: 60 }) }),
+  command('chooseBow', {
+    bowId: NullOr<string>({ type: 'string', maxLength: 60 }),
+    /** Asked for when the bow does not cover the fit. */
+    reason: Type.Optional(Text(200)),
+  }),
   command('setGoal', {
     goal: OneOf('moduleStep', 'peakWeight'),
     /** As typed; null goes back to the fit's own. */

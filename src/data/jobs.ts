@@ -35,6 +35,7 @@ export const jobMapping = new RowMapping<Job>('job', {
   alreadyOwn: plain('alreadyOwn'),
   notes: plain('notes'),
   bowId: plain('bowId'),
+  bowReason: plain('bowReason'),
   moduleStepMm: plain('moduleStepMm'),
   moduleReason: plain('moduleReason'),
   peakTargetN: plain('peakTargetN'),

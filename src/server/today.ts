@@ -1,4 +1,3 @@
-import { bowName } from '@/core/bow';
 import {
   derive,
   stageStates,

@@ -1,11 +1,13 @@
-import { drawLengthSteps, launchSpeed } from '../bow';
+import { drawLengthSteps, launchSpeed, type BowRecord } from '../bow';
 import { checkKit, itemOf, type Finding, type Kit, type KitContext } from '../kit';
 import {
+  bowCover,
   chooseModule,
   drawLength,
   drawWeight,
   limbBolts,
   priorMedianN,
+  type BowCover,
   type DrawLengthReading,
   type DrawLengthResult,
   type DrawWeightResult,
@@ -189,4 +191,15 @@ export function standingTurns(history: History): Turns | null {
   const lower = latest(history, 'limbTurnsLower')?.si ?? null;
   const alike = upper !== null && lower !== null && Math.abs(upper - lower) < 0.01;
   return alike ? turns(upper) : null;
+}
+
+/** Whether a bow covers this job's fit; what is not measured yet is left out of the judgement. */
+export function jobBowCover(bow: BowRecord, snapshot: JobSnapshot, derived: JobDerived): BowCover {
+  const tried = weightTrials(snapshot.fitReadings).length > 0;
+  return bowCover(bow, {
+    drawLengthMm: derived.fitLength?.drawLengthMm ?? null,
+    startN: tried ? derived.fitWeight.startN : null,
+    hand: snapshot.archer.hand,
+    shop: snapshot.shop.units,
+  });
 }

@@ -50,6 +50,8 @@ export interface Job {
   readonly alreadyOwn: string;
   readonly notes: string;
   readonly bowId: string | null;
+  /** Why a bow that does not cover the fit was taken all the same; empty where it covers it. */
+  readonly bowReason: string;
   /** The technician's own module step and peak weight, overruling the fit, with reasons. */
   readonly moduleStepMm: number | null;
   readonly moduleReason: string;

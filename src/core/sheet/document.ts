@@ -62,6 +62,8 @@ export interface SheetDocument {
     readonly braceHeightMm: number;
     readonly letOff: number;
     readonly maxTurns: number | null;
+    /** What of the fit it does not cover and why it was taken all the same; null where it covers it. */
+    readonly overruled: string | null;
   } | null;
   readonly fit: {
     readonly drawLengthMm: number | null;
@@ -140,6 +142,7 @@ export function sheetDocument(
       braceHeightMm: bow.braceHeightMm,
       letOff: bow.letOff,
       maxTurns: bow.maxTurns,
+      overruled: job.bowReason || null,
     },
     fit: fitPart(snapshot, derived),
     settings: settings(snapshot, derived),

@@ -16,15 +16,17 @@ export function readMoney(text: string, what = 'amount'): MoneyResult {
   const bare = text.replace(/€|euro?/gi, '').trim();
   const say = `Enter the ${what} in euro, for example 900 or 899,50.`;
   if (bare === '') return { ok: false, code: 'empty', message: say };
-  const match = /^(\d{1,3}(?:[ .,’']\d{3})+|\d+)(?:[.,](\d{1,2}))?$/.exec(bare);
-  if (!match) {
+  const match = /^(\d{1,3}(?:([ .,’'])\d{3})+|\d+)(?:([.,])(\d{1,2}))?$/.exec(bare);
+  // One sign cannot both group thousands and part the cents.
+  const mixed = match?.[2] !== undefined && match[2] === match[3];
+  if (!match || mixed) {
     const negative = /^[-−]/.test(bare);
     return negative
       ? { ok: false, code: 'tooSmall', message: `The ${what} cannot be below nothing. ${say}` }
       : { ok: false, code: 'notANumber', message: `“${text.trim()}” is not an amount. ${say}` };
   }
   const euro = Number(match[1]!.replace(/\D/g, ''));
-  const cents = euro * 100 + Number((match[2] ?? '').padEnd(2, '0'));
+  const cents = euro * 100 + Number((match[4] ?? '').padEnd(2, '0'));
   return cents > MOST_CENTS
     ? { ok: false, code: 'tooLarge', message: `Too large for the ${what}: at most € 100 000.` }
     : { ok: true, cents };

@@ -213,6 +213,7 @@ function facts(w: SheetWriter, { archer, bow, fit, shop }: SheetDocument): void 
         : `limb bolts never more than ${bow.maxTurns} turns out`;
     pair('Bow', `${bow.name}, ${bow.hand} hand, ${bow.camSystem}`);
     pair('Limit', limit);
+    if (bow.overruled) pair('Taken all the same', bow.overruled);
   }
   pair(
     'Archer',

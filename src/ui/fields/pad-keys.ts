@@ -26,12 +26,12 @@ interface Split {
 
 /** "27 5/8 in" taken apart; null for text the pad does not understand (typed by hand). */
 function split(text: string): Split | null {
-  const match = /^([-−]?)(\d*(?:[.,]\d*)?)(?:\s*(\d+)\/(\d+))?\s*([^\d\s.,/].*)?$/.exec(
+  const match = /^([-−]?)(\d*(?:[.,]\d*)?)(?:\s*(\d+)\/(\d+))?\s*([^\d\s.,/]\D*)?$/.exec(
     text.trim(),
   );
   if (!match) return null;
   const [, sign = '', whole = '', numerator, denominator, unit = ''] = match;
-  // "5/8" alone: the expression above takes the 5 for a whole where it may.
+  if (unit !== '' && whole === '' && numerator === undefined) return null;
   return {
     sign,
     whole: whole.trim(),

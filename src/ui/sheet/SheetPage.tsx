@@ -98,6 +98,7 @@ function Facts({ sheet: { archer, bow, fit, shop } }: { sheet: SheetDocument }) 
         .join(', '),
     ],
     [w.bow, bow && `${bow.name}, ${bow.hand} hand, ${bow.camSystem}`],
+    [w.overruled, bow && bow.overruled],
     ['', bow && (bow.maxTurns === null ? w.noLimit : w.limit(bow.maxTurns))],
     [w.drawLength, fit.drawLengthText],
     [w.startWeight, fit.startText],

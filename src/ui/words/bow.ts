@@ -22,6 +22,8 @@ export const bow = {
   take: 'Take this bow',
   taken: 'Taken',
   putBack: 'Put it back',
+  takeAnyway: 'Take all the same',
+  takeAnywayTitle: (name: string) => `${name} does not cover the fit`,
   takeOther: 'Take this instead',
   settingOf: (step: string, label: string | null) => (label ? `${label} · ${step}` : step),
   setTo: (step: string) => `set to ${step}`,

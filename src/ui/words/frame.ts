@@ -27,6 +27,9 @@ export const frame = {
   saving: 'Saving …',
   notSaved: 'Not saved: the program does not answer. What you typed is kept; try again.',
   tryAgain: 'Try again',
+  reason: 'Why',
+  reasonHint: 'It goes on the build sheet with your name.',
+  reasonShort: 'Say why, in a few words.',
   conflictTitle: 'This job was changed on another screen',
   conflictText:
     'Your last entry was not saved. It still stands in its field: look at what changed, then enter it again.',

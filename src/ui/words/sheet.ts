@@ -19,6 +19,7 @@ export const sheet = {
   clearTo: (m: string) => `Clear of the housing to ${m}.`,
   parts: 'Parts',
   bow: 'Bow',
+  overruled: 'Taken all the same',
   total: 'Total',
   own: 'brought along',
   signed: 'Signed off or still open',

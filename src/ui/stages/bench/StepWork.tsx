@@ -7,8 +7,8 @@ import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
+import { ReasonPanel } from '../../job/ReasonPanel';
 import { bench as w, fields } from '../../words';
-import { AcceptPanel } from './AcceptPanel';
 
 /** The first value of a step that wants a hand: stale, missing or out. */
 export const openValue = (step: JobStep): ValueState | null =>
@@ -30,7 +30,7 @@ export function StepWork({
   children?: ReactNode;
   onward: ReactNode;
 }) {
-  const { derived } = useJob();
+  const { derived, send } = useJob();
   const [picked, pick] = useState<string | null>(asked);
   const [accepting, setAccepting] = useState(false);
   const value =
@@ -74,7 +74,15 @@ export function StepWork({
           </Button>
         )}
       </div>
-      {accepting && <AcceptPanel step={step} onClose={() => setAccepting(false)} />}
+      {accepting && (
+        <ReasonPanel
+          title={w.acceptTitle}
+          text={step.template.title}
+          action={w.acceptDo}
+          onReason={(reason) => send({ name: 'signStep', stepId: step.id, reason })}
+          onClose={() => setAccepting(false)}
+        />
+      )}
     </>
   );
 }

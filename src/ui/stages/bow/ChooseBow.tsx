@@ -2,14 +2,15 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import { bowName, CAM_SYSTEMS, type BowRecord } from '@/core/bow';
-import { bowCover, type BowCover } from '@/core/fit';
-import { archerCautions, weightTrials } from '@/core/job';
+import type { BowCover } from '@/core/fit';
+import { archerCautions, jobBowCover, weightTrials } from '@/core/job';
 import { write, writeMoney } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { bow as w } from '../../words';
+import { ReasonPanel } from '../../job/ReasonPanel';
 import { BowParts } from './BowParts';
 
 const ORDER = { fits: 0, nearly: 1, out: 2 };
@@ -18,16 +19,8 @@ const ORDER = { fits: 0, nearly: 1, out: 2 };
 export function ChooseBow({ bows }: { bows: readonly BowRecord[] }) {
   const { snapshot, derived } = useJob();
   const trials = weightTrials(snapshot.fitReadings).length;
-  const goal = snapshot.job.peakTargetN;
   const covers = bows
-    .map((bow) =>
-      bowCover(bow, {
-        drawLengthMm: derived.fitLength?.drawLengthMm ?? null,
-        startN: goal !== null || trials > 0 ? derived.fitWeight.startN : null,
-        hand: snapshot.archer.hand,
-        shop: snapshot.shop.units,
-      }),
-    )
+    .map((bow) => jobBowCover(bow, snapshot, derived))
     .sort((a, b) => ORDER[a.verdict] - ORDER[b.verdict] || a.bow.priceCents - b.bow.priceCents);
   const fitting = covers.filter((cover) => cover.verdict === 'fits').length;
   const unknown = !derived.fitLength || trials === 0;
@@ -62,10 +55,17 @@ function BowRow({ cover }: { cover: BowCover }) {
   const say = (mm: number) => write(mm, 'length', units);
   const pounds = (n: number) => write(n, 'force', units, { decimals: 0 });
   const mine = snapshot.bow?.id === bow.id;
-  const take = async () => {
-    const answer = await send({ name: 'chooseBow', bowId: mine ? null : bow.id });
-    if (answer) setTrouble(answer.message);
-    else if (!mine) go('bow', { part: 'module' });
+  const [asking, setAsking] = useState(false);
+  const take = async (reason = '') => {
+    const bowId = mine ? null : bow.id;
+    const answer = await send({ name: 'chooseBow', bowId, ...(reason ? { reason } : {}) });
+    if (!answer && !mine) go('bow', { part: 'module' });
+    return answer;
+  };
+  const press = async () => {
+    if (verdict === 'out' && !mine) return setAsking(true);
+    const answer = await take();
+    setTrouble(answer?.message ?? '');
   };
   const facts = [
     CAM_SYSTEMS[bow.camSystem],
@@ -101,12 +101,27 @@ function BowRow({ cover }: { cover: BowCover }) {
       {bow.hand === snapshot.archer.hand ? (
         <Button
           variant={verdict === 'fits' && !snapshot.bow ? 'contained' : 'outlined'}
-          onClick={() => void take()}
+          onClick={() => void press()}
         >
-          {mine ? w.putBack : snapshot.bow ? w.takeOther : w.take}
+          {mine
+            ? w.putBack
+            : verdict === 'out'
+              ? w.takeAnyway
+              : snapshot.bow
+                ? w.takeOther
+                : w.take}
         </Button>
       ) : (
         <span />
+      )}
+      {asking && (
+        <ReasonPanel
+          title={w.takeAnywayTitle(bowName(bow))}
+          text={`${reasons.join(', ')}.`}
+          action={w.takeAnyway}
+          onReason={take}
+          onClose={() => setAsking(false)}
+        />
       )}
     </li>
   );

@@ -3,12 +3,12 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import type { JobStep } from '@/core/route';
 import { useJob } from '../../job/JobProvider';
+import { ReasonPanel } from '../../job/ReasonPanel';
 import { bench as w } from '../../words';
-import { AcceptPanel } from '../bench/AcceptPanel';
 
 /** What to do, what should come first, and a way to sign off what is left open or out. */
 export function StepNotes({ step, say = false }: { step: JobStep; say?: boolean }) {
-  const { derived } = useJob();
+  const { derived, send } = useJob();
   const [accepting, setAccepting] = useState(false);
   const title = (id: string) => derived.plan.steps.find((s) => s.id === id)?.template.title;
   const stale = step.values.find((value) => value.stale)?.stale;
@@ -35,7 +35,15 @@ export function StepNotes({ step, say = false }: { step: JobStep; say?: boolean 
           {w.accept}
         </Button>
       )}
-      {accepting && <AcceptPanel step={step} onClose={() => setAccepting(false)} />}
+      {accepting && (
+        <ReasonPanel
+          title={w.acceptTitle}
+          text={step.template.title}
+          action={w.acceptDo}
+          onReason={(reason) => send({ name: 'signStep', stepId: step.id, reason })}
+          onClose={() => setAccepting(false)}
+        />
+      )}
     </>
   );
 }

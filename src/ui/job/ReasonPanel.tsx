@@ -2,40 +2,51 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import type { JobStep } from '@/core/route';
-import { Panel } from '../../frame/Panel';
-import { useJob } from '../../job/JobProvider';
-import { bench as w, frame } from '../../words';
+import { Panel } from '../frame/Panel';
+import { frame } from '../words';
+import type { Trouble } from './JobProvider';
 
-/** Signs a step off although something is missing or out, with the reason. */
-export function AcceptPanel({ step, onClose }: { step: JobStep; onClose: () => void }) {
-  const { send } = useJob();
+/** Something is overruled: why, in a few words, for the sheet. */
+export function ReasonPanel({
+  title,
+  text,
+  action,
+  onReason,
+  onClose,
+}: {
+  title: string;
+  text: string;
+  action: string;
+  onReason: (reason: string) => Promise<Trouble | null>;
+  onClose: () => void;
+}) {
   const [reason, setReason] = useState('');
   const [trouble, setTrouble] = useState('');
-  const sign = async () => {
-    if (reason.trim().length < 3) return setTrouble(w.acceptShort);
-    const answer = await send({ name: 'signStep', stepId: step.id, reason: reason.trim() });
+  const give = async () => {
+    if (reason.trim().length < 3) return setTrouble(frame.reasonShort);
+    const answer = await onReason(reason.trim());
     if (answer) setTrouble(answer.message);
     else onClose();
   };
   return (
-    <Panel title={`${w.acceptTitle}: ${step.template.title}`} onClose={onClose}>
+    <Panel title={title} onClose={onClose}>
       <form
         className="stack"
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
-          void sign();
+          void give();
         }}
       >
+        <p>{text}</p>
         <TextField
-          id="accept-reason"
+          id="reason"
           autoFocus
-          label={w.acceptReason}
+          label={frame.reason}
           autoComplete="off"
           value={reason}
           error={trouble !== ''}
-          helperText={trouble || w.acceptText}
+          helperText={trouble || frame.reasonHint}
           slotProps={{ htmlInput: { maxLength: 200 } }}
           onChange={(event) => {
             setReason(event.target.value);
@@ -44,7 +55,7 @@ export function AcceptPanel({ step, onClose }: { step: JobStep; onClose: () => v
         />
         <div className="actions">
           <Button type="submit" variant="contained">
-            {w.acceptDo}
+            {action}
           </Button>
           <Button variant="text" onClick={onClose}>
             {frame.cancel}

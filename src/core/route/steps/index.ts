@@ -1,0 +1,15 @@
+import { PREPARE } from './prepare';
+import { PRESS_AND_BOARD } from './press-and-board';
+import { PROVE } from './prove';
+import { SET_THE_BOW } from './set-the-bow';
+import type { StepTemplate } from './types';
+
+export * from './types';
+
+/** Every step a job can have, in the order it is usually met. */
+export const STEP_TEMPLATES: readonly StepTemplate[] = [
+  ...SET_THE_BOW,
+  ...PREPARE,
+  ...PRESS_AND_BOARD,
+  ...PROVE,
+];

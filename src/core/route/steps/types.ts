@@ -1,0 +1,35 @@
+import type { BuildContext } from '../context';
+import type { SetupKey, Stage } from '../types';
+
+export type Station = 'counter' | 'vice' | 'press' | 'drawBoard' | 'lane';
+
+export const STATIONS: readonly {
+  readonly id: Station;
+  readonly name: string;
+  readonly changeCost: number;
+}[] = [
+  { id: 'counter', name: 'Counter', changeCost: 2 },
+  { id: 'vice', name: 'Vice', changeCost: 2 },
+  { id: 'press', name: 'Press', changeCost: 6 },
+  { id: 'drawBoard', name: 'Draw board', changeCost: 4 },
+  { id: 'lane', name: 'Lane', changeCost: 5 },
+];
+export const ARCHER_CALL_COST = 8;
+
+/** A piece of work at one station; done when its readings exist, hold and are in tolerance. */
+export interface StepTemplate {
+  readonly id: string;
+  readonly title: string;
+  /** What to do, in the order of the hands. */
+  readonly say: (context: BuildContext) => string;
+  readonly stage: Extract<Stage, 'bow' | 'bench' | 'lane' | 'handover'>;
+  readonly station: Station;
+  readonly archer: boolean;
+  readonly tool: string;
+  readonly minutes: number;
+  readonly reads: readonly SetupKey[];
+  /** Steps that must be done before, where they belong to the job. */
+  readonly needs: readonly string[];
+  readonly applies: (context: BuildContext) => boolean;
+  readonly watch?: readonly string[];
+}

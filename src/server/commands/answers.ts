@@ -1,0 +1,23 @@
+import { type Archer, type Job } from '@/core/job';
+import { updateArcher, updateJob, jobById } from '@/data/jobs';
+import { pick, spaced, type Handlers } from './types';
+
+/** What the archer answered. */
+export const ANSWERS = {
+  setAnswers({ archer, job }, { db, snapshot }) {
+    const before = snapshot.archer;
+    if (archer && Object.keys(archer).length > 0)
+      updateArcher(db, { ...before, ...archer } as Archer);
+    if (job && Object.keys(job).length > 0)
+      updateJob(db, { ...jobById(db, snapshot.job.id)!, ...job } as Job);
+    const changed = [...Object.keys(archer ?? {}), ...Object.keys(job ?? {})];
+    return {
+      summary: `Answered: ${changed.map(spaced).join(', ')}`,
+      inverse: {
+        do: 'restore',
+        ...(archer ? { archer: before } : {}),
+        ...(job ? { job: pick(snapshot.job, Object.keys(job) as (keyof Job)[]) } : {}),
+      },
+    };
+  },
+} satisfies Partial<Handlers>;

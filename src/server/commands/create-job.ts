@@ -1,0 +1,72 @@
+import { checker } from '@/contracts/ajv';
+import { NewJobRequest } from '@/contracts/commands';
+import { type Archer, type Job, type JobSnapshot } from '@/core/job';
+import { db, type Db } from '@/data/db';
+import { archerById, insertArcher, insertJob, nextJobNumber } from '@/data/jobs';
+import { addEvent } from '@/data/records';
+import { randomUUID } from 'node:crypto';
+import { nowIso } from '../clock';
+import { invalid, notFound } from '../problem';
+import { loadSnapshot } from '../snapshot';
+
+const checkNewJob = checker(NewJobRequest);
+
+const BLANK_ARCHER: Omit<Archer, 'id' | 'name'> = {
+  phone: '',
+  email: '',
+  minor: false,
+  guardianName: '',
+  guardianPhone: '',
+  hand: 'right',
+  dominantEye: 'unsure',
+  ageBand: '16to59',
+  build: 'medium',
+  experience: 'none',
+  injury: '',
+  eyesight: '',
+};
+
+/** Opens a job, with a new archer or one who has been here before. */
+export function createJob(body: unknown, on: Db = db()): JobSnapshot {
+  const checked = checkNewJob(body);
+  if (!checked.ok) throw invalid(checked.errors);
+  const { who, archerId, archer, job } = checked.value;
+  if (!archerId && !archer.name) throw invalid([{ pointer: '/archer/name', detail: 'is missing' }]);
+  const run = on.transaction(() => {
+    const id = archerId ?? randomUUID();
+    const known = archerById(on, id);
+    if (archerId && !known) throw notFound('archer');
+    if (!known)
+      insertArcher(on, { ...BLANK_ARCHER, ...archer, id, name: archer.name!.trim() } as Archer);
+    const at = nowIso();
+    const record: Job = {
+      id: randomUUID(),
+      number: nextJobNumber(on),
+      archerId: id,
+      version: 1,
+      purpose: 'target',
+      furthestM: null,
+      lowLight: false,
+      electronicsForbidden: false,
+      budgetCents: null,
+      promisedDay: null,
+      appointmentAt: null,
+      alreadyOwn: '',
+      notes: '',
+      bowId: null,
+      bowReason: '',
+      moduleStepMm: null,
+      moduleReason: '',
+      peakTargetN: null,
+      peakReason: '',
+      place: 'meet',
+      createdAt: at,
+      deliveredAt: null,
+      ...(job as Partial<Job>),
+    };
+    insertJob(on, record);
+    addEvent(on, { jobId: record.id, version: 1, at, who, summary: 'Job opened', inverse: null });
+    return loadSnapshot(record.id, on)!;
+  });
+  return run.immediate();
+}

@@ -1,0 +1,2 @@
+export { createJob } from './create-job';
+export { runCommand } from './run';

@@ -1,0 +1,74 @@
+import { assertSheet } from '@/contracts/sheet';
+import { HANDOVER_CAUTIONS, derive, openWork, stageStates } from '@/core/job';
+import { STEP_TEMPLATES } from '@/core/route';
+import { sheetDocument } from '@/core/sheet';
+import { updateJob, jobById } from '@/data/jobs';
+import { acknowledge, addException, insertSheet, lastSeq, unacknowledge } from '@/data/records';
+import { cannot, type Handlers } from './types';
+
+/** Signatures, cautions, the handover. */
+export const SIGN = {
+  signStep({ stepId, reason }, { db, snapshot, who, at }) {
+    const step = STEP_TEMPLATES.find((template) => template.id === stepId);
+    if (!step) throw cannot('unknown-step', 'There is no such step.', '/command/stepId');
+    const id = addException(db, snapshot.job.id, {
+      stepId,
+      reason: reason.trim(),
+      who,
+      at,
+      seq: lastSeq(db, snapshot.job.id),
+    });
+    return {
+      summary: `Signed off “${step.title}”: ${reason.trim()}`,
+      inverse: { do: 'withdraw', exceptionId: id },
+    };
+  },
+
+  acknowledge({ cautionId, yes }, { db, snapshot, who, at }) {
+    if (!HANDOVER_CAUTIONS.some((caution) => caution.id === cautionId))
+      throw cannot('unknown-caution', 'There is no such caution.');
+    if (yes) acknowledge(db, snapshot.job.id, cautionId, who, at);
+    else unacknowledge(db, snapshot.job.id, cautionId);
+    return {
+      summary: yes ? 'Caution told and understood' : 'Caution to be told again',
+      inverse: { do: 'acknowledge', cautionId, yes: !yes },
+    };
+  },
+
+  handOver({ openReason }, { db, snapshot, who, at }) {
+    const derived = derive(snapshot);
+    const untold = HANDOVER_CAUTIONS.filter(({ id }) => !snapshot.acknowledged.includes(id));
+    if (untold.length > 0)
+      throw cannot('cautions-open', `${untold.length} cautions are not acknowledged yet.`);
+    if (!snapshot.bow) throw cannot('no-bow', 'There is no bow to hand over.');
+    if (snapshot.archer.minor && snapshot.archer.guardianName.trim() === '')
+      throw cannot('no-guardian', 'A minor’s guardian has to be named.');
+    const danger = derived.findings.find(
+      (f) => f.rule.id === 'arrow-mass' && f.verdict === 'doesNotFit',
+    );
+    if (danger) throw cannot('arrow-too-light', `The arrows are too light: ${danger.reason}.`);
+    const open = openWork(stageStates(snapshot, derived));
+    if (open.length > 0 && openReason.trim().length < 3) {
+      throw cannot(
+        'work-open',
+        `Open: ${open.join('; ')}. Finish it, or say why it is handed over all the same.`,
+        '/command/openReason',
+      );
+    }
+    const revision = (snapshot.sheets[0]?.revision ?? 0) + 1;
+    const stamp = {
+      revision,
+      madeAt: at,
+      madeBy: who,
+      openReason: open.length > 0 ? openReason.trim() : null,
+    };
+    insertSheet(
+      db,
+      snapshot.job.id,
+      { revision, at, who },
+      assertSheet(sheetDocument(snapshot, derived, stamp)),
+    );
+    updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: at });
+    return { summary: `Handed over, sheet revision ${revision}`, inverse: null };
+  },
+} satisfies Partial<Handlers>;

@@ -1,0 +1,49 @@
+import type { Command } from '@/contracts/commands';
+import type { Archer, Job, JobSnapshot } from '@/core/job';
+import type { Db } from '@/data/db';
+import type { StoredPart } from '@/data/jobs';
+import { Problem } from '../problem';
+
+/** What takes an entry back; kept with the entry. */
+export type Inverse =
+  | { readonly do: 'retract'; readonly seqs: readonly number[] }
+  | {
+      readonly do: 'restore';
+      readonly archer?: Archer;
+      readonly job?: Partial<Job>;
+      readonly part?: { slot: string; row: StoredPart | null };
+    }
+  | { readonly do: 'withdraw'; readonly exceptionId: number }
+  | { readonly do: 'acknowledge'; readonly cautionId: string; readonly yes: boolean };
+
+export interface Done {
+  readonly summary: string;
+  readonly inverse: Inverse | null;
+}
+
+export interface Work {
+  readonly db: Db;
+  readonly snapshot: JobSnapshot;
+  readonly who: string;
+  readonly at: string;
+}
+
+export const cannot = (reason: string, detail: string, pointer = '/command') =>
+  new Problem(422, reason, 'This cannot be done', { detail, errors: [{ pointer, detail }] });
+
+export type CommandOf<N extends Command['name']> = Extract<Command, { name: N }>;
+export type Handlers = { [N in Command['name']]: (command: CommandOf<N>, work: Work) => Done };
+
+export const spaced = (name: string) =>
+  name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+
+export const pick = <T extends object, K extends keyof T>(
+  from: T,
+  keys: readonly K[],
+): Pick<T, K> => Object.fromEntries(keys.map((key) => [key, from[key]])) as Pick<T, K>;
+
+export function needReason(reason: string): string {
+  if (reason.trim().length < 3)
+    throw cannot('no-reason', 'Say why, in a few words; it goes on the sheet.', '/command/reason');
+  return reason.trim();
+}

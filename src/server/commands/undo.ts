@@ -1,0 +1,55 @@
+import { putPart, updateArcher, updateJob, jobById } from '@/data/jobs';
+import {
+  acknowledge,
+  appendReading,
+  markUndone,
+  unacknowledge,
+  undoable,
+  withdrawException,
+} from '@/data/records';
+import { cannot, type Handlers, type Inverse, type Work } from './types';
+
+/** Taking back the newest entry. */
+export const UNDO = {
+  undo(_, work) {
+    const entry = undoable(work.db, work.snapshot.job.id);
+    if (!entry) throw cannot('nothing-to-undo', 'There is nothing left to take back.');
+    takeBack(entry.inverse as Inverse, work);
+    markUndone(work.db, entry.id);
+    return { summary: `Taken back: ${entry.summary}`, inverse: null };
+  },
+} satisfies Partial<Handlers>;
+
+function takeBack(inverse: Inverse, { db, snapshot, who, at }: Work): void {
+  const jobId = snapshot.job.id;
+  switch (inverse.do) {
+    case 'retract':
+      for (const retracts of inverse.seqs) {
+        appendReading(db, {
+          jobId,
+          bowId: null,
+          key: 'retraction',
+          si: null,
+          si2: null,
+          choice: null,
+          entered: '',
+          method: 'undo',
+          who,
+          at,
+          retracts,
+        });
+      }
+      return;
+    case 'restore':
+      if (inverse.archer) updateArcher(db, inverse.archer);
+      if (inverse.job) updateJob(db, { ...jobById(db, jobId)!, ...inverse.job });
+      if (inverse.part) putPart(db, jobId, inverse.part.slot, inverse.part.row);
+      return;
+    case 'withdraw':
+      withdrawException(db, jobId, inverse.exceptionId);
+      return;
+    case 'acknowledge':
+      if (inverse.yes) acknowledge(db, jobId, inverse.cautionId, who, at);
+      else unacknowledge(db, jobId, inverse.cautionId);
+  }
+}
