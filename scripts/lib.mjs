@@ -1,10 +1,10 @@
 /** What the scripts share: find out what is missing, mend it, say it plainly. */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { chromiumPath } from './serve.cjs';
 
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
 process.chdir(ROOT);
@@ -85,13 +85,7 @@ export function needBuild() {
   return true;
 }
 
-export const CHROMIUM_PLACES = [
-  process.env.CHROMIUM_PATH,
-  '/usr/bin/chromium',
-  '/usr/bin/chromium-browser',
-].filter(Boolean);
-
-export const chromiumPath = () => CHROMIUM_PLACES.find((path) => existsSync(path));
+export { chromiumPath, CHROMIUM_FLAGS, freePort, startServer } from './serve.cjs';
 
 /** Debian's chromium: installed when root, else a word on what to install. */
 export function needChromium() {
@@ -111,19 +105,6 @@ export function needChromium() {
   }
 }
 
-const portIsFree = (port) =>
-  new Promise((resolve) => {
-    const probe = createServer();
-    probe.once('error', () => resolve(false));
-    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
-  });
-
-/** The wanted port, or the next free one after it. */
-export async function freePort(wanted) {
-  for (let port = wanted; port < wanted + 50; port++) if (await portIsFree(port)) return port;
-  return stop(`No free port from ${wanted} to ${wanted + 49}. Name another in PORT.`);
-}
-
 export const dbPath = () => process.env.WAFFENRAD_DB ?? at('var/waffenrad.sqlite');
 
 /** Makes the demo database when there is none. */
@@ -133,31 +114,4 @@ export function needDemoDatabase() {
   if (!run(bin('tsx'), ['demo/run-seed.ts'], { WAFFENRAD_DB: dbPath() })) {
     stop(`The demo database could not be made at ${dbPath()}. Is the folder writable?`);
   }
-}
-
-/** Starts the built server and waits until it answers. */
-export async function startServer({ port, db, env = {} }) {
-  const child = spawn(
-    process.execPath,
-    [at('node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, NODE_ENV: 'production', WAFFENRAD_DB: db, ...env },
-    },
-  );
-  let output = '';
-  child.stdout.on('data', (chunk) => (output += chunk));
-  child.stderr.on('data', (chunk) => (output += chunk));
-  const url = `http://127.0.0.1:${port}`;
-  for (let i = 0; i < 200; i++) {
-    if (child.exitCode !== null) throw new Error(`The server stopped at once:\n${output}`);
-    const up = await fetch(`${url}/api/v1/openapi.json`).then(
-      (response) => response.ok,
-      () => false,
-    );
-    if (up) return { child, url, output: () => output };
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  child.kill('SIGKILL');
-  throw new Error(`The server did not answer within 20 s:\n${output}`);
 }

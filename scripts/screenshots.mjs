@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import puppeteer from 'puppeteer-core';
 import {
   bin,
+  CHROMIUM_FLAGS,
   chromiumPath,
   freePort,
   needBuild,
@@ -51,16 +52,7 @@ if (!run(bin('tsx'), ['demo/run-seed.ts'], env)) stop('The demo database could n
 const { child, url } = await startServer({ port: await freePort(3400), db, env });
 const browser = await puppeteer.launch({
   executablePath: chromiumPath(),
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--hide-scrollbars',
-  ],
+  args: CHROMIUM_FLAGS,
   userDataDir: join(folder, 'profile'),
 });
 try {

@@ -67,6 +67,13 @@ function BowRow({ cover }: { cover: BowCover }) {
     const answer = await take();
     setTrouble(answer?.message ?? '');
   };
+  const words = mine
+    ? w.putBack
+    : verdict === 'out'
+      ? w.takeAnyway
+      : snapshot.bow
+        ? w.takeOther
+        : w.take;
   const facts = [
     CAM_SYSTEMS[bow.camSystem],
     `${say(bow.axleToAxleMm)} axle to axle`,
@@ -101,15 +108,10 @@ function BowRow({ cover }: { cover: BowCover }) {
       {bow.hand === snapshot.archer.hand ? (
         <Button
           variant={verdict === 'fits' && !snapshot.bow ? 'contained' : 'outlined'}
+          aria-label={`${words}: ${bowName(bow)}`}
           onClick={() => void press()}
         >
-          {mine
-            ? w.putBack
-            : verdict === 'out'
-              ? w.takeAnyway
-              : snapshot.bow
-                ? w.takeOther
-                : w.take}
+          {words}
         </Button>
       ) : (
         <span />

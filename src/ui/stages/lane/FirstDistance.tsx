@@ -6,13 +6,14 @@ import TextField from '@mui/material/TextField';
 import { group, type GroupResult, type Hit } from '@/core/flight';
 import { archerCautions } from '@/core/job';
 import { latest } from '@/core/route';
-import { metre, mm, read, write, type ReadResult } from '@/core/units';
+import { metre, mm, read, write, type ReadOptions, type ReadResult } from '@/core/units';
 import { TargetDrawing } from '../../drawings/TargetDrawing';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { lane as w } from '../../words';
 import { LaneParts } from './LaneParts';
+import { SmallNumber } from './SmallNumber';
 import { StepNotes } from './StepNotes';
 
 const SPANS_MM = [150, 300, 600];
@@ -122,6 +123,7 @@ function GroupWork({ radiusMm }: { radiusMm: number }) {
             {w.wider}
           </Button>
         </div>
+        <TypedHit onHit={(hit) => setHits([...hits, hit])} />
         {answer && <Judgement answer={answer} />}
         <Button
           variant="contained"
@@ -135,6 +137,52 @@ function GroupWork({ radiusMm }: { radiusMm: number }) {
         </p>
       </div>
     </div>
+  );
+}
+
+/** A hit measured with the rule instead of tapped. */
+function TypedHit({ onHit }: { onHit: (hit: Hit) => void }) {
+  const units = useJob().snapshot.shop.units;
+  const [text, setText] = useState({ right: '', up: '' });
+  const options = (what: string): ReadOptions => ({
+    quantity: 'length',
+    shop: units,
+    bareUnit: 'mm',
+    min: -3000,
+    max: 3000,
+    what,
+  });
+  const right = read(text.right, options(w.hitRight));
+  const up = read(text.up, options(w.hitUp));
+  return (
+    <form
+      className="typed-hit"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!right.ok || !up.ok) return;
+        onHit({ rightMm: mm(right.si), upMm: mm(up.si) });
+        setText({ right: '', up: '' });
+        document.querySelector<HTMLElement>('[data-measure]')?.focus();
+      }}
+    >
+      <SmallNumber
+        label={w.hitRight}
+        text={text.right}
+        onText={(value) => setText({ ...text, right: value })}
+        result={right}
+        current
+      />
+      <SmallNumber
+        label={w.hitUp}
+        text={text.up}
+        onText={(value) => setText({ ...text, up: value })}
+        result={up}
+      />
+      <Button type="submit" variant="outlined" disabled={!right.ok || !up.ok}>
+        {w.addHit}
+      </Button>
+    </form>
   );
 }
 

@@ -1,0 +1,192 @@
+import type { ElementHandle, KeyInput, Page } from 'puppeteer-core';
+
+/** What a technician's hands can do; done once with fingers, once with the keyboard alone. */
+export interface Hands {
+  /** Presses a button or follows a link: a CSS selector, or `aria/Name`. */
+  press(target: string): Promise<void>;
+  /** Puts text into a field, named by its label. */
+  fill(label: string, text: string): Promise<void>;
+  /** Enters a number into the measuring field of this name, and takes it. */
+  number(label: string, text: string): Promise<void>;
+  /** The same without taking it. */
+  numberOnly(label: string, text: string): Promise<void>;
+  /** Goes to a stage of the job, 1 to 8. */
+  stage(number: number): Promise<void>;
+  /** On the bench: what `.` does. */
+  onward(): Promise<void>;
+}
+
+const STAGES = ['meet', 'fit', 'bow', 'kit', 'bench', 'lane', 'steady', 'handover'];
+const WAIT = { timeout: 8000 };
+
+export const find = async (page: Page, target: string): Promise<ElementHandle<HTMLElement>> => {
+  const selector = target.startsWith('aria/') ? `::-p-aria(${target.slice(5)})` : target;
+  const found = await page.waitForSelector(selector, WAIT).catch(() => null);
+  if (!found) throw new Error(`Not on the page: ${target}\n${await pageText(page)}`);
+  return found as ElementHandle<HTMLElement>;
+};
+
+/** Words of the page as they are read, fractions as "3/8", blanks as one. */
+export const pageText = (page: Page, selector = 'body'): Promise<string> =>
+  page.$eval(selector, (node) =>
+    (node as HTMLElement).innerText.replace(/[\s\u00a0\u202f]+/g, ' ').replace(/ \/ |⁄/g, '/'),
+  );
+
+/** Waits until the words stand on the page. */
+export async function reads(page: Page, words: string, selector = 'body'): Promise<void> {
+  const wanted = words.replace(/[\s\u00a0\u202f]+/g, ' ');
+  await page
+    .waitForFunction(
+      (text, where) =>
+        ((document.querySelector(where) as HTMLElement | null)?.innerText ?? '')
+          .replace(/[\s\u00a0\u202f]+/g, ' ')
+          .includes(text),
+      WAIT,
+      wanted,
+      selector,
+    )
+    .catch(async () => {
+      throw new Error(`“${wanted}” is not read in:\n${await pageText(page)}`);
+    });
+}
+
+/** Entries are saved one after another; a screen at rest has nothing on its way. */
+export const settled = (page: Page) =>
+  page.waitForFunction(() => !document.body.innerText.includes('Saving …'), WAIT);
+
+/** Taps of the pad for a number as it is spoken: digits, fractions, unit, sign. */
+function padTaps(text: string): string[] {
+  const match = /^([-−]?)([\d.]*)(?: ?(\d+\/\d+))?(?: ?([A-Za-z/]+))?$/.exec(text)!;
+  const [, sign, digits = '', fraction, unit] = match;
+  const taps = [...digits];
+  const sixteenths = fraction?.endsWith('/16') ? Number(fraction.split('/')[0]) : 0;
+  if (sixteenths > 0) taps.push(...Array.from({ length: sixteenths }, () => '+1/16'));
+  else if (fraction) taps.push(fraction);
+  if (unit) taps.push(unit);
+  if (sign) taps.push('±');
+  return taps;
+}
+
+export function fingers(page: Page): Hands {
+  const tap = async (target: string) => {
+    for (let again = 0; ; again++) {
+      const element = await find(page, target);
+      try {
+        await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+        await element.tap();
+        return;
+      } catch (error) {
+        // The screen was drawn anew between looking and tapping: look again.
+        if (again === 3 || !String(error).includes('detached')) throw error;
+      }
+    }
+  };
+  const numberOnly = async (label: string, text: string) => {
+    const field = await find(page, `aria/${label}[role="textbox"]`);
+    await field.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    for (const key of padTaps(text)) {
+      const button = await field.evaluateHandle(
+        (node, name) =>
+          node.closest('form')!.querySelector<HTMLElement>(`.pad [data-key="${name}"]`)!,
+        key,
+      );
+      const handle = button as ElementHandle<HTMLElement>;
+      await handle.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+      await handle.tap();
+    }
+  };
+  return {
+    press: tap,
+    numberOnly,
+    async fill(label, text) {
+      await tap(`aria/${label}[role="textbox"]`);
+      await page.keyboard.type(text);
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+      await settled(page);
+    },
+    async number(label, text) {
+      await numberOnly(label, text);
+      const field = await find(page, `aria/${label}[role="textbox"]`);
+      const take = await field.evaluateHandle((node) =>
+        node.closest('form')!.querySelector<HTMLElement>('.take')!,
+      );
+      await (take as ElementHandle<HTMLElement>).tap();
+      await settled(page);
+    },
+    async stage(number) {
+      await tap(`.rail a:nth-child(${number})`);
+      await page.waitForFunction(
+        (part) => location.pathname.endsWith(part),
+        WAIT,
+        STAGES[number - 1]!,
+      );
+    },
+    onward: () => tap('.actions button:has(.key)'),
+  };
+}
+
+export function keyboard(page: Page): Hands {
+  const key = async (name: KeyInput) => {
+    await page.keyboard.press('Escape');
+    await page.keyboard.press(name);
+  };
+  /** Tab until it has the focus, as somebody without a mouse does. */
+  const tabTo = async (target: string) => {
+    let element = await find(page, target);
+    for (let i = 0; i < 400; i++) {
+      // The screen may have been drawn anew meanwhile.
+      if (!(await element.evaluate((node) => node.isConnected))) element = await find(page, target);
+      const at = await element.evaluate((node) => {
+        if (node === document.activeElement) return 'there';
+        const group = node.closest('.MuiToggleButtonGroup-root');
+        return group?.contains(document.activeElement) ? 'in its group' : 'elsewhere';
+      });
+      if (at === 'there') return;
+      // A group of choices is one stop of Tab; inside it the arrows go on.
+      await page.keyboard.press(at === 'in its group' ? 'ArrowRight' : 'Tab');
+    }
+    throw new Error(`Tab never reaches ${target}`);
+  };
+  const numberOnly = async (label: string, text: string) => {
+    await key('m');
+    const there = await page.evaluate((name) => {
+      const field = document.activeElement as HTMLInputElement | null;
+      return field?.labels?.[0]?.innerText.trim() === name;
+    }, label);
+    if (!there) await tabTo(`aria/${label}[role="textbox"]`);
+    await page.keyboard.type(text);
+  };
+  return {
+    numberOnly,
+    async press(target) {
+      await tabTo(target);
+      const box = await page.evaluate(
+        () => (document.activeElement as HTMLInputElement).type === 'checkbox',
+      );
+      await page.keyboard.press(box ? 'Space' : 'Enter');
+    },
+    async fill(label, text) {
+      await tabTo(`aria/${label}[role="textbox"]`);
+      await page.keyboard.type(text);
+      await page.keyboard.press('Tab');
+      await settled(page);
+    },
+    async number(label, text) {
+      await numberOnly(label, text);
+      await page.keyboard.press('Enter');
+      await settled(page);
+    },
+    async stage(number) {
+      await key(String(number) as KeyInput);
+      await page.waitForFunction(
+        (part) => location.pathname.endsWith(part),
+        WAIT,
+        STAGES[number - 1]!,
+      );
+    },
+    async onward() {
+      await key('.');
+      await settled(page);
+    },
+  };
+}

@@ -1,0 +1,66 @@
+/** Starting the built server: shared by the scripts (modules) and the browser tests (CommonJS). */
+const { spawn } = require('node:child_process');
+const { existsSync } = require('node:fs');
+const { createServer } = require('node:net');
+const { join } = require('node:path');
+
+const ROOT = join(__dirname, '..');
+
+const chromiumPath = () =>
+  [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser']
+    .filter(Boolean)
+    .find((path) => existsSync(path));
+
+const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--hide-scrollbars',
+];
+
+const portIsFree = (port) =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+  });
+
+/** The wanted port, or the next free one after it. */
+async function freePort(wanted) {
+  for (let port = wanted; port < wanted + 50; port++) if (await portIsFree(port)) return port;
+  throw new Error(`No free port from ${wanted} to ${wanted + 49}. Name another in PORT.`);
+}
+
+/** Starts the built server and waits until it answers. */
+async function startServer({ port, db, env = {} }) {
+  const child = spawn(
+    process.execPath,
+    [join(ROOT, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, NODE_ENV: 'production', WAFFENRAD_DB: db, ...env },
+    },
+  );
+  let output = '';
+  child.stdout.on('data', (chunk) => (output += chunk));
+  child.stderr.on('data', (chunk) => (output += chunk));
+  const url = `http://127.0.0.1:${port}`;
+  for (let i = 0; i < 200; i++) {
+    if (child.exitCode !== null) throw new Error(`The server stopped at once:\n${output}`);
+    const up = await fetch(`${url}/api/v1/openapi.json`).then(
+      (response) => response.ok,
+      () => false,
+    );
+    if (up) return { child, url, output: () => output };
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  child.kill('SIGKILL');
+  throw new Error(`The server did not answer within 20 s:\n${output}`);
+}
+
+module.exports = { CHROMIUM_FLAGS, chromiumPath, freePort, startServer };

@@ -1,0 +1,10 @@
+import type { ChildProcess } from 'node:child_process';
+
+export declare const CHROMIUM_FLAGS: string[];
+export declare function chromiumPath(): string | undefined;
+export declare function freePort(wanted: number): Promise<number>;
+export declare function startServer(options: {
+  port: number;
+  db: string;
+  env?: Record<string, string>;
+}): Promise<{ child: ChildProcess; url: string; output: () => string }>;
