@@ -44,20 +44,20 @@ export class TestShop {
     return page;
   }
 
-  /** The server dies as by a power cut, and comes up again on the same file. */
-  async killAndRestart(): Promise<void> {
+  /** The server dies as by a power cut. */
+  async kill(): Promise<void> {
+    if (this.server.exitCode !== null || this.server.signalCode !== null) return;
     const gone = new Promise((resolve) => this.server.once('exit', resolve));
     this.server.kill('SIGKILL');
     await gone;
+  }
+
+  /** It comes up again on the same file and the same address. */
+  async restart(): Promise<void> {
+    await this.kill();
     const db = join(this.folder, 'shop.sqlite');
     const started = await startServer({ port: this.port, db, env: { WAFFENRAD_NOW: NOW } });
     this.server = started.child;
-  }
-
-  stopServer(): Promise<unknown> {
-    const gone = new Promise((resolve) => this.server.once('exit', resolve));
-    this.server.kill('SIGKILL');
-    return gone;
   }
 
   async close(): Promise<void> {

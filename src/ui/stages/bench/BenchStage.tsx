@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import { archerCautions } from '@/core/job';
@@ -18,9 +19,12 @@ const stationName = (id: string) => STATIONS.find((station) => station.id === id
 export function BenchStage() {
   const { snapshot, derived } = useJob();
   const { at, href } = useStage();
-  if (!snapshot.bow) return <NoBow text={w.noBow} />;
   const steps = derived.plan.steps.filter((step) => step.template.stage === 'bench');
-  const current = steps.find((step) => step.id === at('step')) ?? nextStep(derived.plan, 'bench');
+  const first = nextStep(derived.plan, 'bench');
+  // A step stays until one goes on, also when it is done or another screen works on it.
+  const [held] = useState(first?.id ?? null);
+  const current = steps.find((step) => step.id === (at('step') ?? held)) ?? first;
+  if (!snapshot.bow) return <NoBow text={w.noBow} />;
   if (!current) {
     return (
       <>

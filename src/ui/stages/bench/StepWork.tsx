@@ -57,7 +57,12 @@ export function StepWork({
         </ul>
       )}
       {value && (
-        <ValueEntry key={`${step.id}-${value.key}`} value={value} onTaken={() => pick(null)}>
+        <ValueEntry
+          key={`${step.id}-${value.key}`}
+          value={value}
+          onTyping={() => pick(value.key)}
+          onTaken={() => pick(null)}
+        >
           {children}
         </ValueEntry>
       )}
@@ -111,10 +116,13 @@ export function ValueTag({ value }: { value: ValueState }) {
 /** A tick, a choice, or a number with its wanted band and what was measured before. */
 function ValueEntry({
   value,
+  onTyping,
   onTaken,
   children,
 }: {
   value: ValueState;
+  /** What is being typed stays, whatever another screen enters meanwhile. */
+  onTyping: () => void;
   onTaken: () => void;
   children?: ReactNode;
 }) {
@@ -164,6 +172,7 @@ function ValueEntry({
         <MeasureField
           label={name}
           options={readOptionsFor(key, units, snapshot.bow)!}
+          onText={(text) => text !== '' && onTyping()}
           onTake={take}
         />
       )}

@@ -58,11 +58,7 @@ export function LimbBolts({ bow }: { bow: BowRecord }) {
           ) : (
             <Plan bow={bow} answer={answer} />
           )}
-          <Weigh
-            key={String(answer?.turns ?? 0)}
-            bow={bow}
-            next={answer ? toQuarterTurns(answer.turns) : null}
-          />
+          <Weigh bow={bow} next={answer ? toQuarterTurns(answer.turns) : null} />
         </div>
         <div className="split block">
           {answer && (
@@ -125,7 +121,9 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
   const last = latest(derived.history, 'peakWeight');
   const stands = standingTurns(derived.history) ?? 0;
   const start = last && next !== null && Math.abs(next - stands) >= 0.2 ? next : stands;
-  const [turnsText, setTurnsText] = useState(figureText(writeParts(start, 'turns', units)));
+  // Stands at the plan's turns until somebody says otherwise.
+  const [typedTurns, setTurnsText] = useState<string | null>(null);
+  const turnsText = typedTurns ?? figureText(writeParts(start, 'turns', units));
   const known = bow.maxTurns !== null;
   const options = readOptionsFor('limbTurnsUpper', units, bow)!;
   const turnsRead = read(turnsText, options);
@@ -145,10 +143,12 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
         hint={known && turnsRead.ok ? `${w.at} ${write(turnsRead.si, 'turns', units)}` : undefined}
         onTake={async (entered) => {
           if (known && !turnsRead.ok) return { message: turnsRead.message, pointer: '' };
-          return send({
+          const trouble = await send({
             name: 'takeReadings',
             readings: [{ key: 'peakWeight', entered, ...(known ? { entered2: turnsText } : {}) }],
           });
+          if (!trouble) setTurnsText(null);
+          return trouble;
         }}
       />
     </div>

@@ -81,7 +81,11 @@ export function DrawLength() {
             key={method}
             label={methodEntry(method).name}
             options={readOptionsFor(method, units, bow)!}
-            onText={(_, answer) => setTyped(answer.ok ? answer.si : null)}
+            onText={(text, answer) => {
+              setTyped(answer.ok ? answer.si : null);
+              // What is being typed stays, whatever another screen enters meanwhile.
+              if (text !== '') choose(method);
+            }}
             onTake={async (entered) => {
               const trouble = await send({
                 name: 'takeReadings',

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { Suspense, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { loadSnapshot } from '@/server/snapshot';
 import { JobFrame } from '@/ui/job/JobFrame';
 import { JobProvider } from '@/ui/job/JobProvider';
@@ -15,10 +15,8 @@ export default async function Layout({
   const { id } = await params;
   const snapshot = loadSnapshot(id) ?? notFound();
   return (
-    <Suspense>
-      <JobProvider key={id} initial={snapshot}>
-        <JobFrame>{children}</JobFrame>
-      </JobProvider>
-    </Suspense>
+    <JobProvider key={id} initial={snapshot}>
+      <JobFrame>{children}</JobFrame>
+    </JobProvider>
   );
 }

@@ -1,0 +1,151 @@
+import { AxePuppeteer } from '@axe-core/puppeteer';
+import type { Page } from 'puppeteer-core';
+import { find, pageText, reads } from './hands';
+import { TestShop } from './shop';
+
+let shop: TestShop;
+beforeAll(async () => {
+  shop = await TestShop.open('demo');
+});
+afterAll(() => shop.close());
+
+/** Every main view of the demo shop: what it shows, and whose job. */
+const VIEWS = [
+  ['today', null, '/', 'The bench today'],
+  ['shop settings', null, '/shop', 'How numbers are written'],
+  ['meet', 'Noor', 'meet', 'Guardian'],
+  ['draw length', 'Ilse', 'fit', '3 methods agree'],
+  ['draw weight', 'Ilse', 'fit?part=weight', 'start weight'],
+  ['bows', 'Noor', 'bow?part=choose', '1 of 12 in the shop fit'],
+  ['module', 'Ilse', 'bow?part=module', 'Two cams carry a module'],
+  ['limb bolts', 'Ilse', 'bow?part=bolts', 'Turning plan'],
+  ['kit', 'Ove', 'kit?slot=sight', 'does not fit'],
+  ['bench', 'Ilse', 'bench', 'The way from here'],
+  ['paper', 'Teodor', 'lane?part=paper', 'Papers so far'],
+  ['speed', 'Teodor', 'lane?part=speed', 'Chronograph'.slice(0, 5)],
+  ['first distance', 'Teodor', 'lane?part=first', 'Tap each hit'],
+  ['marks', 'Aino', 'lane?part=marks', 'Pin below first'],
+  ['steady', 'Aino', 'steady', 'After the shot it'],
+  ['handover', 'Aino', 'handover', 'Revision 1'],
+  ['sheet', 'Aino', 'sheet/1', 'Settings as measured'],
+] as const;
+
+async function open(page: Page, who: string | null, path: string, words: string) {
+  await page.goto(shop.url + (who ? `/jobs/${await shop.jobOf(who)}/${path}` : path));
+  await reads(page, words);
+  await page.evaluate(() => document.fonts.ready);
+}
+
+describe.each(VIEWS)('%s', (_, who, path, words) => {
+  test('has no fault a screen reader or a weak eye would meet', async () => {
+    const page = await shop.page();
+    await open(page, who, path, words);
+    const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa']).analyze();
+    expect(
+      violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
+    ).toEqual([]);
+    await page.close();
+  });
+
+  test.each([
+    [1280, 800],
+    [1024, 768],
+    [390, 844],
+  ])(
+    'fits %i × %i: nothing sticks out, nothing that can be pressed is small',
+    async (width, height) => {
+      const page = await shop.page(width, height);
+      await open(page, who, path, words);
+      const sticksOut = await page.evaluate(
+        () => document.documentElement.scrollWidth - innerWidth,
+      );
+      expect(sticksOut).toBeLessThanOrEqual(0);
+      const small = await page.$$eval('button, [role="button"], input, select, .rail a', (nodes) =>
+        nodes
+          .map((node) => ({ box: node.getBoundingClientRect(), node }))
+          .filter(
+            ({ box, node }) =>
+              box.width > 0 &&
+              !node.matches('input[type="checkbox"]') &&
+              (box.height < 43.5 || box.width < 43.5),
+          )
+          .map(
+            ({ box, node }) =>
+              `${node.outerHTML.slice(0, 90)} ${box.width.toFixed(0)}×${box.height.toFixed(0)}`,
+          ),
+      );
+      expect(small).toEqual([]);
+      await page.close();
+    },
+  );
+});
+
+test('the dim screen keeps its contrast', async () => {
+  const page = await shop.page();
+  await page.evaluateOnNewDocument(() => localStorage.setItem('waffenrad.dim', 'yes'));
+  for (const [, who, path, words] of VIEWS.filter(([name]) =>
+    ['draw length', 'bench', 'kit', 'paper'].includes(name),
+  )) {
+    await open(page, who, path, words);
+    await page.waitForFunction(() => document.documentElement.dataset.dim === 'yes');
+    const { violations } = await new AxePuppeteer(page).withRules(['color-contrast']).analyze();
+    expect(violations.flatMap((v) => v.nodes.map((n) => n.html.slice(0, 120)))).toEqual([]);
+  }
+});
+
+test('what went stale is told on the strip, the rail and the map, with the reason', async () => {
+  const page = await shop.page();
+  await open(page, 'Ilse', 'bench', 'To do again: 8');
+  expect(await pageText(page, '.strip')).toContain('the string was twisted after');
+  expect(await pageText(page, '.rail')).toContain('6 again');
+  expect(
+    await page.$$eval('.map .label[data-state="again"]', (nodes) => nodes.length),
+  ).toBeGreaterThan(3);
+});
+
+test('a part of the bow map leads to the step that sets it', async () => {
+  const page = await shop.page();
+  await open(page, 'Ilse', 'fit', '3 methods agree');
+  await (await find(page, '.map a[aria-label^="centre shot"]')).click();
+  await reads(page, 'Set the centre shot', '.step-title');
+});
+
+test('find, keys and the list of keys', async () => {
+  const page = await shop.page();
+  await open(page, null, '/', 'The bench today');
+  await page.keyboard.press('?');
+  await reads(page, 'mark the step done and go to the next');
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+  await page.keyboard.press('/');
+  await find(page, '#find');
+  await page.keyboard.type('droge');
+  await reads(page, 'Casimir Dröge', '.found');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => location.pathname.endsWith('/bow'));
+  await page.keyboard.press('4');
+  await page.waitForFunction(() => location.pathname.endsWith('/kit'));
+});
+
+test('an empty shop says what to do first', async () => {
+  const empty = await TestShop.open('empty');
+  try {
+    const page = await empty.page();
+    await page.goto(empty.url);
+    await reads(page, 'No job yet.');
+    await reads(page, 'A new job needs a name');
+  } finally {
+    await empty.close();
+  }
+});
+
+test('changed units are counted from then on; what was typed stays as typed', async () => {
+  const page = await shop.page();
+  await open(page, null, '/shop', 'How numbers are written');
+  await (await find(page, 'button[value="mm"]')).click();
+  await (await find(page, 'aria/Save[role="button"]')).click();
+  await reads(page, 'Saved.');
+  await open(page, 'Ilse', 'fit', '3 methods agree');
+  expect(await pageText(page, '.parts')).toContain('700 mm');
+  expect(await pageText(page, '.method-rows')).toContain('27 1/2 in');
+});
