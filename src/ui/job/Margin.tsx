@@ -18,7 +18,8 @@ export function Margin({
   watch: readonly WatchItem[];
 }) {
   return (
-    <aside className="margin">
+    // It scrolls by itself, so it must be reachable by keyboard.
+    <aside className="margin" tabIndex={0} aria-label={frame.margin}>
       {first}
       {because.length > 0 && (
         <section>

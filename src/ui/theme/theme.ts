@@ -41,8 +41,18 @@ export const theme = createTheme({
           '&:hover': { background: 'var(--petrol)', filter: 'brightness(0.93)' },
           '&.Mui-disabled': { background: 'var(--paper-deep)', color: 'var(--ink-soft)' },
         },
-        outlined: { borderWidth: 1.5, borderColor: 'var(--petrol)', background: 'var(--sheet)' },
-        text: { padding: '8px 10px', textDecoration: 'underline', textUnderlineOffset: 4 },
+        outlined: {
+          borderWidth: 1.5,
+          borderColor: 'var(--petrol)',
+          background: 'var(--sheet)',
+          color: 'var(--petrol)',
+        },
+        text: {
+          color: 'var(--petrol)',
+          padding: '8px 10px',
+          textDecoration: 'underline',
+          textUnderlineOffset: 4,
+        },
       },
     },
     MuiToggleButtonGroup: {
@@ -68,7 +78,7 @@ export const theme = createTheme({
           borderColor: 'var(--rule)',
           '&.Mui-selected, &.Mui-selected:hover': {
             background: 'var(--petrol)',
-            color: 'var(--sheet)',
+            color: 'var(--on-strong)',
             fontWeight: 700,
           },
           '&.Mui-focusVisible': { outline: '3px solid var(--amber-mark)', outlineOffset: -3 },

@@ -17,6 +17,7 @@ export const frame = {
   ofBudget: (budget: string) => `of ${budget}`,
   stages: 'Stages of the job',
   map: 'Bow map',
+  margin: 'Reasons and cautions',
   because: 'Because',
   watch: 'Watch',
   nothingAgain: 'Nothing to do again.',
