@@ -15,7 +15,7 @@ export function writeValue(key: SetupKey, si: number, shop: ShopUnits, signed = 
   if (bareUnit === 'g') return `${Math.round(si)} g`;
   if (key === 'sightBase') return `mark ${Math.round(si)}`;
   if (key === 'stringTwists')
-    return write(si, kind, shop, { signed: true }).replace('turns', 'twists');
+    return write(si, kind, shop, { signed: true }).replace('turn', 'twist');
   return write(si, kind, shop, { signed });
 }
 

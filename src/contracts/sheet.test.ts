@@ -1,0 +1,129 @@
+import { readFileSync } from 'node:fs';
+import { assertSheet, SheetSchema } from './sheet';
+import {
+  aBow,
+  aFinishedJob,
+  aPart,
+  aReading,
+  aSnapshot,
+  FINISHED,
+  FULL_KIT,
+} from '@/core/__tests__/fixtures';
+import { derive, HANDOVER_CAUTIONS } from '@/core/job';
+import { sheetDocument, type SheetStamp } from '@/core/sheet';
+
+const stamp: SheetStamp = {
+  revision: 1,
+  madeAt: '2026-11-24T16:00:00.000Z',
+  madeBy: 'T. Okoro',
+  openReason: null,
+};
+const sheetOf = (snapshot: ReturnType<typeof aSnapshot>, with_: Partial<SheetStamp> = {}) =>
+  sheetDocument(snapshot, derive(snapshot), { ...stamp, ...with_ });
+
+describe('the build sheet', () => {
+  const sheet = sheetOf(aFinishedJob());
+
+  test('keeps to its published schema', () => expect(() => assertSheet(sheet)).not.toThrow());
+  test('survives being written and read', () =>
+    expect(JSON.parse(JSON.stringify(sheet))).toEqual(sheet));
+  test('the same job gives the same sheet', () => expect(sheetOf(aFinishedJob())).toEqual(sheet));
+
+  test('holds every value as measured, with its number, its wanted band and who', () => {
+    expect(sheet.settings).toHaveLength(FINISHED.length);
+    const peak = sheet.settings.find(({ key }) => key === 'peakWeight')!;
+    expect(peak).toMatchObject({
+      text: '42.7 lb at 6 turns',
+      si: 190,
+      si2: 6,
+      standing: 'in',
+      stale: null,
+      who: 'T. Okoro',
+    });
+    expect(peak.wanted).toBe('41.7 to 43.7 lb');
+  });
+  test('only the newest reading of a value stands on it', () => {
+    const readings = [...FINISHED, aReading(80, 'bowMass', 2500), aReading(81, 'bowMass', 2600)];
+    const masses = sheetOf(aFinishedJob({ rest: { readings } })).settings.filter(
+      ({ key }) => key === 'bowMass',
+    );
+    expect(masses.map(({ si }) => si)).toEqual([2600]);
+  });
+  test('says the bow with its limit, the fit with its readings', () => {
+    expect(sheet.bow).toMatchObject({ name: 'Testhav Probe 31', maxTurns: 8, overruled: null });
+    expect(sheet.fit.readings).toHaveLength(2);
+    expect(sheet.fit.trials).toHaveLength(3);
+    expect(sheet.fit.drawLengthText).toMatch(/in$/);
+  });
+  test('adds up the money; own parts cost nothing', () => {
+    expect(sheet.totalCents).toBe(89900 + 6 * 10000);
+    const own = { ...aPart(null, 'release', { owned: true, label: 'her own' }), arrivesDay: null };
+    const parts = [...FULL_KIT.filter(({ slot }) => slot !== 'release'), own];
+    const other = sheetOf(aFinishedJob({ rest: { parts } }));
+    expect(other.totalCents).toBe(89900 + 5 * 10000);
+    expect(other.parts.find(({ slot }) => slot === 'release')).toMatchObject({
+      owned: true,
+      priceCents: 0,
+    });
+  });
+  test('marks end where the housing comes into the way', () => {
+    const { rows, furthestClearM, basis } = sheet.marks!;
+    expect(
+      rows.every(({ distanceM }) => furthestClearM === null || distanceM <= furthestClearM),
+    ).toBe(true);
+    expect(basis).toContain('arrow mass 380 gr, measured');
+  });
+  test('no marks rather than guessed ones', () => {
+    const readings = FINISHED.filter(({ key }) => key !== 'peepToPin');
+    expect(sheetOf(aFinishedJob({ rest: { readings } })).marks).toBeNull();
+  });
+  test('what is stale is told, with the reason, and stands under open', () => {
+    const readings = [...FINISHED, aReading(90, 'stringTwists', 2)];
+    const open = sheetOf(aFinishedJob({ rest: { readings } }), { openReason: 'he travels' });
+    expect(open.settings.find(({ key }) => key === 'peepRotation')!.stale).toContain(
+      'the string was twisted',
+    );
+    expect(open.open.length).toBeGreaterThan(0);
+    expect(open.openReason).toBe('he travels');
+  });
+  test('signed steps stand on it with reason and name', () => {
+    const exceptions = [
+      {
+        stepId: 'weights',
+        reason: 'scale is out',
+        who: 'M. Lindauer',
+        at: stamp.madeAt,
+        seq: 99.5,
+      },
+    ];
+    expect(sheetOf(aFinishedJob({ rest: { exceptions } })).exceptions).toEqual([
+      { step: 'Holding weight at the wall', reason: 'scale is out', who: 'M. Lindauer' },
+    ]);
+  });
+  test('a minor’s guardian is named; an adult has none', () => {
+    expect(sheet.archer.guardianName).toBeNull();
+    const minor = { minor: true, guardianName: 'Femke' };
+    expect(sheetOf(aFinishedJob({ archer: minor })).archer.guardianName).toBe('Femke');
+  });
+  test('tells all cautions and the day to come back', () => {
+    expect(sheet.cautions).toEqual(HANDOVER_CAUTIONS.map(({ text }) => text));
+    expect(sheet.comeBackDay).toBe('2026-12-08');
+  });
+  test('a job with nothing in it still makes a sheet that says so', () => {
+    const bare = sheetOf(aSnapshot({ rest: { bow: aBow({ maxTurns: null }) } }));
+    expect(() => assertSheet(bare)).not.toThrow();
+    expect(bare).toMatchObject({ settings: [], parts: [], marks: null });
+    expect(bare.bow!.maxTurns).toBeNull();
+  });
+  test('a document that breaks the schema is never taken for a sheet', () => {
+    expect(() => assertSheet({ ...sheet, revision: 0 })).toThrow('/revision');
+    expect(() => assertSheet({ ...sheet, extra: 1 } as never)).toThrow('extra');
+  });
+});
+
+test('the published file is the schema the program checks with', () => {
+  const file = JSON.parse(readFileSync('docs/formats/build-sheet.schema.json', 'utf8')) as object;
+  const { $schema, ...published } = file as { $schema: string };
+  expect($schema).toContain('json-schema.org');
+  expect(published).toEqual(JSON.parse(JSON.stringify(SheetSchema)));
+});

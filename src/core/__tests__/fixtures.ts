@@ -1,0 +1,309 @@
+import type { BowRecord } from '../bow';
+import type { FitReading, JobSnapshot, Shop } from '../job';
+import type { CatalogueItemOf, ChosenPart, Kit, KitContext, Slot, SlotAttrs } from '../kit';
+import type { Reading, SetupKey } from '../route';
+import { gram, metre, mm, mps, newton, TRADE_UNITS, turns } from '../units';
+
+/** A two-cam bow as the demo shop might sell it, with whatever a test needs otherwise. */
+export const aBow = (changes: Partial<BowRecord> = {}): BowRecord => ({
+  id: 'test-31-r',
+  maker: 'Testhav',
+  model: 'Probe 31',
+  hand: 'right',
+  camSystem: 'twoCam',
+  character: 'balanced',
+  modules: [25, 26, 27, 27.5, 28, 29, 30].map((inches, i) => ({
+    label: 'ABCDEFG'[i]!,
+    drawLengthMm: mm(inches * 25.4),
+  })),
+  fixedDrawLengthMm: null,
+  moduleCams: ['top', 'bottom'],
+  minPeakN: newton(178),
+  maxPeakN: newton(267),
+  maxTurns: turns(8),
+  letOff: 0.8,
+  braceHeightMm: mm(165),
+  axleToAxleMm: mm(787),
+  massG: gram(1780),
+  centreShotMm: mm(20.6),
+  ratedSpeedMps: mps(97),
+  ratedDrawLengthMm: mm(762),
+  ratedPeakN: newton(311),
+  ratedArrowG: gram(22.68),
+  restMounts: ['plungerBolt'],
+  sightMounts: ['sidePlate'],
+  quiverMounts: ['riser'],
+  priceCents: 89900,
+  stock: 2,
+  deliveryDays: 9,
+  ...changes,
+});
+
+const ATTRS: SlotAttrs = {
+  rest: {
+    drive: 'cableDriven',
+    mount: 'plungerBolt',
+    minDrawMm: mm(600),
+    maxDrawMm: mm(810),
+    maxShaftMm: mm(9.5),
+  },
+  sight: {
+    mount: 'sidePlate',
+    pins: 1,
+    slides: true,
+    travelMm: mm(62),
+    thirdAxis: true,
+    electronics: false,
+    housingRadiusMm: mm(20),
+    carriesQuiver: true,
+  },
+  peep: { apertureMm: mm(4.8) },
+  loop: { lengthMm: mm(12.7) },
+  arrows: {
+    count: 12,
+    shaftOuterMm: mm(7),
+    shaftLengthMm: mm(737),
+    staticSpineIn: 0.5,
+    pointAndInsertG: gram(8.1),
+    vaneHeightMm: mm(13),
+  },
+  release: { type: 'thumb' },
+  quiver: { mount: 'riser', arrows: 5, minShaftMm: mm(5), maxShaftMm: mm(9) },
+  stabiliser: { lengthMm: mm(254) },
+};
+
+const MASS_G: Partial<Record<Slot, number>> = { arrows: 24.6, peep: 0.8, loop: 0.4 };
+
+/** A part of a slot, with some of its attributes otherwise. */
+export const anItem = <S extends Slot>(
+  slot: S,
+  attrs: Partial<SlotAttrs[S]> = {},
+  changes: Partial<CatalogueItemOf<S>> = {},
+): CatalogueItemOf<S> => ({
+  id: `${slot}-test`,
+  slot,
+  maker: 'Prüfwerk',
+  model: `${slot} one`,
+  hand: 'both',
+  massG: gram(MASS_G[slot] ?? 100),
+  priceCents: 10000,
+  stock: 1,
+  deliveryDays: 5,
+  attrs: { ...ATTRS[slot], ...attrs },
+  ...changes,
+});
+
+export const aPart = (
+  item: CatalogueItemOf<Slot> | null,
+  slot: Slot,
+  changes: Partial<ChosenPart> = {},
+): ChosenPart => ({
+  slot,
+  item: item as ChosenPart['item'],
+  owned: false,
+  label: item ? `${item.maker} ${item.model}` : 'their own',
+  priceCents: item?.priceCents ?? 0,
+  ...changes,
+});
+
+export const kitOf = (...parts: ChosenPart[]): Kit =>
+  Object.fromEntries(parts.map((part) => [part.slot, part]));
+
+/** Own parts the catalogue does not know, in every slot. */
+export const ownKit = (...slots: Slot[]): Kit =>
+  kitOf(...slots.map((slot) => aPart(null, slot, { owned: true })));
+
+export const aKitContext = (changes: Partial<KitContext> = {}): KitContext => ({
+  bow: aBow(),
+  kit: {},
+  drawLengthMm: mm(700),
+  peakN: newton(200),
+  furthestM: metre(40),
+  electronicsForbidden: false,
+  shop: TRADE_UNITS,
+  ...changes,
+});
+
+export const aShop = (changes: Partial<Shop> = {}): Shop => ({
+  name: 'Prüfhaus',
+  address: 'Am Ufer 1',
+  timeZone: 'Europe/Berlin',
+  units: TRADE_UNITS,
+  loopCounts: false,
+  people: ['T. Okoro'],
+  ...changes,
+});
+
+export const aReading = (
+  seq: number,
+  key: SetupKey,
+  si: number | null,
+  changes: Partial<Reading> = {},
+): Reading => ({
+  seq,
+  key,
+  si,
+  si2: null,
+  choice: null,
+  entered: String(si),
+  method: 'typed',
+  who: 'T. Okoro',
+  at: '2026-11-24T09:00:00.000Z',
+  ...changes,
+});
+
+/** Readings in the order given, numbered from 1. */
+export const readingsOf = (...pairs: (readonly [SetupKey, number | null, Partial<Reading>?])[]) =>
+  pairs.map(([key, si, changes], i) => aReading(i + 1, key, si, changes));
+
+export const aFitReading = (
+  seq: number,
+  key: FitReading['key'],
+  si: number,
+  outcome: FitReading['outcome'] = null,
+): FitReading => ({
+  seq,
+  key,
+  si,
+  outcome,
+  entered: `${si}`,
+  who: 'T. Okoro',
+  at: '2026-11-24T08:00:00.000Z',
+});
+
+/** A job as its screens get it: just opened, nothing measured. */
+export const aSnapshot = (
+  changes: {
+    job?: Partial<JobSnapshot['job']>;
+    archer?: Partial<JobSnapshot['archer']>;
+    rest?: Partial<JobSnapshot>;
+  } = {},
+): JobSnapshot => ({
+  job: {
+    id: 'job-1',
+    number: 1001,
+    archerId: 'archer-1',
+    version: 1,
+    purpose: 'field',
+    furthestM: null,
+    lowLight: false,
+    electronicsForbidden: false,
+    budgetCents: null,
+    promisedDay: null,
+    appointmentAt: null,
+    alreadyOwn: '',
+    notes: '',
+    bowId: null,
+    bowReason: '',
+    moduleStepMm: null,
+    moduleReason: '',
+    peakTargetN: null,
+    peakReason: '',
+    place: 'meet',
+    createdAt: '2026-11-24T08:00:00.000Z',
+    deliveredAt: null,
+    ...changes.job,
+  },
+  archer: {
+    id: 'archer-1',
+    name: 'Runa Velde',
+    phone: '',
+    email: '',
+    minor: false,
+    guardianName: '',
+    guardianPhone: '',
+    hand: 'right',
+    dominantEye: 'right',
+    ageBand: '16to59',
+    build: 'medium',
+    experience: 'some',
+    injury: '',
+    eyesight: '',
+    ...changes.archer,
+  },
+  bow: null,
+  parts: [],
+  readings: [],
+  fitReadings: [],
+  exceptions: [],
+  acknowledged: [],
+  events: [],
+  sheets: [],
+  shop: aShop(),
+  today: '2026-11-24',
+  ...changes.rest,
+});
+
+/** Two methods that agree and three trials: a fit to build on. */
+export const A_FIT: readonly FitReading[] = [
+  aFitReading(101, 'armSpan', 1750),
+  aFitReading(102, 'wallToMouth', 703),
+  aFitReading(103, 'weightTrial', 178, 'smooth'),
+  aFitReading(104, 'weightTrial', 200, 'smooth'),
+  aFitReading(105, 'weightTrial', 222, 'strained'),
+];
+
+const REQUIRED = ['rest', 'sight', 'peep', 'loop', 'arrows', 'release'] as const;
+
+/** Every required part, from the catalogue. */
+export const FULL_KIT = REQUIRED.map((slot) => ({
+  ...aPart(anItem(slot), slot),
+  arrivesDay: null,
+}));
+
+/** Readings of a finished build, in an order that leaves nothing stale. */
+export const FINISHED = readingsOf(
+  ['moduleTop', 698.5],
+  ['moduleBottom', 698.5],
+  ['limbTurnsUpper', 6],
+  ['limbTurnsLower', 6],
+  ['arrowMass', 24.6],
+  ['restFitted', 1],
+  ['nockHeight', 1],
+  ['centreShot', 20.6],
+  ['loop', 12.7],
+  ['sightFitted', 1],
+  ['sightBase', 2],
+  ['firstAxis', 0],
+  ['secondAxis', 0],
+  ['thirdAxis', 0],
+  ['stringTwists', -3],
+  ['peepHeight', 152],
+  ['inTracks', 1],
+  ['braceHeight', 165],
+  ['drawLength', 702],
+  ['timing', 0],
+  ['peakWeight', 190, { si2: 6 }],
+  ['holdingWeight', 38],
+  ['peepTrueHeight', 118],
+  ['peepToPin', 750],
+  ['restCord', 12],
+  ['vaneClearance', 1],
+  ['peepRotation', 1],
+  ['paperTear', 2, { si2: 3 }],
+  ['arrowSpeed', 70],
+  ['firstMark', 18, { si2: 0.4 }],
+  ['fasteners', 1],
+);
+
+/** A job with all of it. */
+export const aFinishedJob = (changes: Parameters<typeof aSnapshot>[0] = {}): JobSnapshot =>
+  aSnapshot({
+    job: {
+      bowId: 'test-31-r',
+      furthestM: 40,
+      budgetCents: 200000,
+      promisedDay: '2026-12-04',
+      peakTargetN: 190,
+      peakReason: 'shall grow into it',
+      ...changes.job,
+    },
+    archer: { phone: '0151 555 0100', ...changes.archer },
+    rest: {
+      bow: aBow(),
+      parts: FULL_KIT,
+      fitReadings: A_FIT,
+      readings: FINISHED,
+      ...changes.rest,
+    },
+  });
