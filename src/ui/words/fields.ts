@@ -1,7 +1,7 @@
 /** Words of the fields. */
 export const fields = {
   pad: 'Number pad',
-  back: 'Take back the last',
+  back: 'Delete the last',
   sign: 'Plus or minus',
   takeIt: 'Take',
   inTolerance: 'in',
