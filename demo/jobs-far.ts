@@ -1,0 +1,253 @@
+import { HANDOVER_CAUTIONS } from '@/core/job';
+import type { Db } from '@/data/db';
+import { bench, M, Scene, T, type At, type Day } from './scene';
+
+export function finished(db: Db, at: At, day: Day): void {
+  at(-4, '10:05');
+  const scene = new Scene(
+    db,
+    {
+      archer: {
+        name: 'Aino Ruusu',
+        phone: '0151 555 0107',
+        hand: 'right',
+        dominantEye: 'right',
+        experience: 'regular',
+        build: 'medium',
+      },
+      job: { purpose: 'field', furthestM: 60, budgetCents: 210000, promisedDay: day(-1) },
+    },
+    M,
+  );
+  scene.take('armSpan', '69 1/2').take('wallToMouth', '27 3/4').take('markedArrow', '26 1/8');
+  scene.trial('40#', 'smooth').trial('45#', 'smooth').trial('50#', 'strained');
+  at(-3, '09:20');
+  scene.bow('grauspecht-34-r').take('moduleBottom', '28').do({
+    name: 'setGoal',
+    goal: 'peakWeight',
+    entered: '44',
+    reason: 'shoots 44 now and likes it',
+  });
+  scene
+    .take('peakWeight', '60.6', { entered2: '0' })
+    .take('peakWeight', '51.2', { entered2: '5' })
+    .take('peakWeight', '44.2', { entered2: '8 1/2' });
+  scene.parts({
+    rest: 'rest-kiebitz',
+    sight: 'sight-einton',
+    peep: 'peep-rund-3-16',
+    loop: 'loop-schlinge',
+    arrows: 'arrows-halm-500',
+    quiver: 'quiver-kocher-funf',
+    stabiliser: 'stabiliser-stab-10',
+  });
+  scene.part('release', null, 'her own thumb release');
+  bench(scene, {
+    arrowMass: '380gr',
+    restFitted: '',
+    sightFitted: '',
+    sightBase: '3',
+    nockHeight: '1mm',
+    centreShot: '7/8',
+    quiverFitted: '',
+    stabiliserFitted: '',
+    firstAxis: '0',
+    secondAxis: '0',
+    thirdAxis: '0.2',
+    loop: '1/2',
+  });
+  at(-2, '14:10');
+  bench(scene, {
+    stringTwists: '3',
+    peepHeight: '6',
+    inTracks: '',
+    braceHeight: '7',
+    drawLength: '27 3/4',
+    timing: '0.5mm',
+    peakWeight: '44.5',
+    holdingWeight: '11',
+    peepTrueHeight: '120mm',
+    peepToPin: '30',
+    restCord: '1/2',
+    vaneClearance: '',
+    peepRotation: '',
+  });
+  scene.take('paperTear', '2', { entered2: '3' }).take('arrowSpeed', '221');
+  scene.do({
+    name: 'takeGroup',
+    distance: '18 m',
+    hits: [
+      { rightMm: 22, upMm: -8 },
+      { rightMm: -18, upMm: 14 },
+      { rightMm: 4, upMm: 21 },
+      { rightMm: -11, upMm: -19 },
+    ],
+  });
+  scene.take('bowMass', '2760').take('steadyTip', '', { choice: 'still' }).take('fasteners');
+  at(-1, '17:30');
+  HANDOVER_CAUTIONS.forEach(({ id }) =>
+    scene.do({ name: 'acknowledge', cautionId: id, yes: true }),
+  );
+  scene.do({ name: 'handOver', openReason: '' }).leave('handover');
+}
+
+export function stale(db: Db, at: At, day: Day): void {
+  at(-5, '16:40');
+  const scene = new Scene(
+    db,
+    {
+      archer: {
+        name: 'Ilse Maarand',
+        phone: '0151 555 0142',
+        email: 'ilse@maarand.invalid',
+        hand: 'right',
+        dominantEye: 'right',
+        experience: 'none',
+        build: 'medium',
+      },
+      job: {
+        purpose: 'field',
+        furthestM: 50,
+        budgetCents: 190000,
+        promisedDay: day(10),
+        alreadyOwn: 'nothing yet',
+      },
+    },
+    T,
+  );
+  scene.take('armSpan', '68').take('wallToMouth', '27 1/2').take('markedArrow', '25 7/8');
+  scene.trial('35#', 'smooth').trial('40#', 'smooth').trial('45#', 'smooth');
+  at(-3, '15:00');
+  scene.bow('fjordling-31-r').do({
+    name: 'setGoal',
+    goal: 'peakWeight',
+    entered: '42',
+    reason: 'draws 45 well, shall grow into it',
+  });
+  scene.take('moduleTop', '27 1/2').take('moduleBottom', '27 1/2');
+  scene
+    .take('peakWeight', '61.5', { entered2: '0' })
+    .take('peakWeight', '52.2', { entered2: '4' })
+    .take('peakWeight', '42.4', { entered2: '7 3/4' });
+  scene.parts({
+    rest: 'rest-brachvogel',
+    sight: 'sight-zweiton',
+    peep: 'peep-rund-3-16',
+    loop: 'loop-schlinge',
+    arrows: 'arrows-halm-500',
+    release: 'release-zeigefinger',
+    stabiliser: 'stabiliser-stab-8',
+  });
+  at(-1, '10:15');
+  bench(scene, {
+    arrowMass: '379gr',
+    restFitted: '',
+    nockHeight: '1mm',
+    centreShot: '13/16',
+    loop: '1/2',
+    sightFitted: '',
+    sightBase: '2',
+    firstAxis: '0',
+    secondAxis: '0.1',
+    thirdAxis: '0',
+    stabiliserFitted: '',
+  });
+  at(-1, '11:20');
+  bench(scene, {
+    stringTwists: '0',
+    peepHeight: '6 1/8',
+    inTracks: '',
+    drawLength: '27 7/16',
+    timing: '0',
+    braceHeight: '6 1/2',
+    peakWeight: '42.3',
+    holdingWeight: '8.6',
+    peepTrueHeight: '118mm',
+    peepToPin: '29 1/2',
+    restCord: '5/8',
+  });
+  at(0, '09:10');
+  bench(scene, { stringTwists: '-1', inTracks: '', timing: '0.5mm' }).leave('bench');
+}
+
+export function onTheLane(
+  db: Db,
+  at: At,
+  day: Day,
+  instant: (days: number, time: string) => string,
+): void {
+  at(-6, '11:00');
+  const scene = new Scene(
+    db,
+    {
+      archer: {
+        name: 'Teodor Quast',
+        phone: '0151 555 0188',
+        hand: 'left',
+        dominantEye: 'left',
+        experience: 'some',
+        build: 'strong',
+      },
+      job: {
+        purpose: 'threeD',
+        furthestM: 45,
+        budgetCents: 220000,
+        promisedDay: day(0),
+        appointmentAt: instant(0, '16:00'),
+      },
+    },
+    M,
+  );
+  scene
+    .take('armSpan', '72 1/4')
+    .take('wallToMouth', '28 3/4')
+    .trial('45#', 'smooth')
+    .trial('50#', 'smooth')
+    .trial('55#', 'smooth');
+  at(-4, '13:00');
+  scene
+    .bow('grauspecht-34-l')
+    .take('moduleBottom', '29')
+    .do({ name: 'setGoal', goal: 'peakWeight', entered: '50', reason: 'wants room to grow' });
+  scene
+    .take('peakWeight', '60.2', { entered2: '0' })
+    .take('peakWeight', '50.3', { entered2: '5 1/4' });
+  scene.parts({
+    rest: 'rest-kiebitz-l',
+    sight: 'sight-einton-l',
+    peep: 'peep-rund-5-32',
+    loop: 'loop-schlinge',
+    arrows: 'arrows-halm-400',
+    release: 'release-daumen-links',
+  });
+  at(-1, '15:00');
+  bench(scene, {
+    arrowMass: '405gr',
+    restFitted: '',
+    nockHeight: '2mm',
+    centreShot: '7/8',
+    loop: '1/2',
+    sightFitted: '',
+    sightBase: '3',
+    firstAxis: '0',
+    secondAxis: '0',
+    thirdAxis: '0',
+  });
+  bench(scene, {
+    stringTwists: '4',
+    peepHeight: '6 1/4',
+    inTracks: '',
+    drawLength: '28 13/16',
+    timing: '0',
+    braceHeight: '7',
+    peakWeight: '50.5',
+    holdingWeight: '12.6',
+    peepTrueHeight: '122mm',
+    peepToPin: '30 3/4',
+    restCord: '3/4',
+    vaneClearance: '',
+    peepRotation: '',
+  });
+  at(0, '09:30');
+  scene.take('paperTear', '-14', { entered2: '5' }).leave('lane');
+}
