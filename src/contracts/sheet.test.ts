@@ -15,6 +15,7 @@ import { sheetDocument, type SheetStamp } from '@/core/sheet';
 const stamp: SheetStamp = {
   revision: 1,
   madeAt: '2026-11-24T16:00:00.000Z',
+  madeDay: '2026-11-24',
   madeBy: 'T. Okoro',
   openReason: null,
 };

@@ -37,6 +37,7 @@ export const SheetSchema = Type.Object(
     formatVersion: Type.Literal(SHEET_FORMAT_VERSION),
     revision: Type.Integer({ minimum: 1 }),
     madeAt: Type.String({ format: 'date-time' }),
+    madeDay: Type.String({ format: 'date', description: 'The day in the shop’s time zone' }),
     madeBy: Type.String({ minLength: 1 }),
     openReason: OrNull(Type.String(), 'Why it was handed over with work open'),
     shop: Type.Object({ name: Type.String(), address: Type.String() }, strict),

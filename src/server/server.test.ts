@@ -237,6 +237,7 @@ describe('the sheet as PDF', () => {
   const sheet = sheetDocument(snapshot, derive(snapshot), {
     revision: 3,
     madeAt: '2026-11-24T16:00:00.000Z',
+    madeDay: '2026-11-24',
     madeBy: 'T. Okoro',
     openReason: null,
   });

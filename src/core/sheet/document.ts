@@ -41,6 +41,8 @@ export interface SheetDocument {
   readonly formatVersion: typeof SHEET_FORMAT_VERSION;
   readonly revision: number;
   readonly madeAt: string;
+  /** The day it was made, in the shop's time zone. */
+  readonly madeDay: string;
   readonly madeBy: string;
   readonly shop: { readonly name: string; readonly address: string };
   readonly job: {
@@ -110,6 +112,8 @@ export interface SheetDocument {
 export interface SheetStamp {
   readonly revision: number;
   readonly madeAt: string;
+  /** The day, in the shop's time zone, YYYY-MM-DD. */
+  readonly madeDay: string;
   readonly madeBy: string;
   /** Why it is handed over although something is open; null when nothing is. */
   readonly openReason: string | null;
@@ -168,7 +172,7 @@ export function sheetDocument(
     ),
     open: openWork(stageStates(snapshot, derived)),
     cautions: HANDOVER_CAUTIONS.map((caution) => caution.text),
-    comeBackDay: addDays(stamp.madeAt.slice(0, 10), COME_BACK_DAYS),
+    comeBackDay: addDays(stamp.madeDay, COME_BACK_DAYS),
   };
 }
 

@@ -1,3 +1,4 @@
+import { shopDay } from '../clock';
 import { assertSheet } from '@/contracts/sheet';
 import { HANDOVER_CAUTIONS, derive, openWork, stageStates } from '@/core/job';
 import { STEP_TEMPLATES } from '@/core/route';
@@ -59,6 +60,7 @@ export const SIGN = {
     const stamp = {
       revision,
       madeAt: at,
+      madeDay: shopDay(snapshot.shop.timeZone, at),
       madeBy: who,
       openReason: open.length > 0 ? openReason.trim() : null,
     };

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import type { SheetDocument } from '@/core/sheet';
+import { writeMoney } from '@/core/units';
 
 const FONTS = join(/* turbopackIgnore: true */ process.cwd(), 'node_modules/@expo-google-fonts');
 const NEXT = 'atkinson-hyperlegible-next';
@@ -134,6 +135,28 @@ class SheetWriter {
     this.doc.y += 3;
   }
 
+  /** A line to sign on for each. */
+  signatures(names: readonly string[]): void {
+    this.room(70);
+    const { doc } = this;
+    const width = this.width / names.length;
+    const y = doc.y + 44;
+    names.forEach((name, i) => {
+      const x = MARGIN + i * width;
+      doc
+        .moveTo(x, y)
+        .lineTo(x + width - 30, y)
+        .lineWidth(0.8)
+        .strokeColor(INK)
+        .stroke();
+      doc
+        .font('text')
+        .fontSize(9)
+        .fillColor(GREY)
+        .text(name, x, y + 4);
+    });
+  }
+
   /** Page feet, then the finished file. */
   finish(foot: string): Promise<Buffer> {
     const { doc } = this;
@@ -160,7 +183,19 @@ class SheetWriter {
   }
 }
 
-const euro = (cents: number) => `€ ${(cents / 100).toFixed(2)}`;
+/** "Mon 7 Dec 2026". */
+const day = (iso: string) =>
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  })
+    .format(new Date(`${iso}T12:00:00Z`))
+    .replace(',', '');
+
+const euro = writeMoney;
 
 /** The build sheet on paper: black on white, no tint carries meaning, settings first. */
 export function sheetPdf(sheet: SheetDocument, paper: 'A4' | 'LETTER'): Promise<Buffer> {
@@ -168,24 +203,18 @@ export function sheetPdf(sheet: SheetDocument, paper: 'A4' | 'LETTER'): Promise<
   const w = new SheetWriter(paper, title);
   w.title(
     sheet.archer.name,
-    `ticket ${sheet.job.number}\nrevision ${sheet.revision}\n${sheet.madeAt.slice(0, 10)} · ${sheet.madeBy}`,
+    `ticket ${sheet.job.number}\nrevision ${sheet.revision}\n${day(sheet.madeDay)}\n${sheet.madeBy}`,
   );
   facts(w, sheet);
   w.heading('Settings as measured');
   for (const s of sheet.settings) {
-    const mark = s.stale
-      ? 'to do again'
-      : s.standing === 'out'
-        ? 'out'
-        : s.standing === 'in'
-          ? 'in'
-          : '';
+    const mark = s.stale ? 'again' : s.standing === 'out' ? 'out' : s.standing === 'in' ? 'in' : '';
     w.row([
-      { text: s.name, part: 0.27 },
-      { text: s.text, part: 0.29, font: 'figure' },
-      { text: s.wanted ? `wanted ${s.wanted}` : '', part: 0.3, grey: true },
-      { text: mark, part: 0.06, font: 'bold' },
-      { text: s.who, part: 0.08, grey: true, right: true },
+      { text: s.name, part: 0.25 },
+      { text: s.text, part: 0.28, font: 'figure' },
+      { text: s.wanted ? `wanted ${s.wanted}` : '', part: 0.26, grey: true },
+      { text: mark, part: 0.08, font: 'bold' },
+      { text: s.who, part: 0.13, grey: true, right: true },
     ]);
   }
   if (sheet.marks) marks(w, sheet.marks);
@@ -194,8 +223,9 @@ export function sheetPdf(sheet: SheetDocument, paper: 'A4' | 'LETTER'): Promise<
   w.heading('Told and understood');
   sheet.cautions.forEach((caution) => w.row([{ text: caution, part: 1 }]));
   w.paragraph(
-    `Please come back about ${sheet.comeBackDay}: strings settle, the peep turns, the sight follows.`,
+    `Please come back about ${day(sheet.comeBackDay)}: strings settle, the peep turns, the sight follows.`,
   );
+  w.signatures([sheet.archer.guardianName === null ? 'Archer' : 'Guardian', 'Shop']);
   return w.finish(`${sheet.shop.name} · ${title}, revision ${sheet.revision}`);
 }
 

@@ -190,7 +190,9 @@ describe('the bow map', () => {
       peep: ['peep, true', 'again', 'again'],
       grip: ['draw length', 'again', 'again'],
     });
-    const out = aFinishedJob({ rest: { readings: [...FINISHED, aReading(90, 'centreShot', 30.2)] } });
+    const out = aFinishedJob({
+      rest: { readings: [...FINISHED, aReading(90, 'centreShot', 30.2)] },
+    });
     expect(byPart(out).rest![1]).toBe('1 3/16 in !');
   });
   test('bolts that stand alike are told once; apart, both are', () => {

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import type { Shop } from '@/core/job';
 import type { SheetDocument, SheetSetting } from '@/core/sheet';
 import { write, writeMoney } from '@/core/units';
-import { plainDay, timeText, dayOf } from '../fields/dates';
+import { plainDay, timeText } from '../fields/dates';
 import { WithFractions } from '../fields/Figure';
 import { handover, sheet as w } from '../words';
 
@@ -20,7 +20,7 @@ export function SheetPage({
   newest: number;
   shop: Shop;
 }) {
-  const made = `${plainDay(dayOf(sheet.madeAt, shop.timeZone), true)} ${timeText(sheet.madeAt, shop.timeZone)}`;
+  const made = `${plainDay(sheet.madeDay, true)} ${timeText(sheet.madeAt, shop.timeZone)}`;
   const api = `/api/v1/jobs/${jobId}/sheets/${sheet.revision}`;
   return (
     <main className="sheet">
@@ -81,6 +81,10 @@ export function SheetPage({
       <p className="come-back">
         <b>{w.comeBack(plainDay(sheet.comeBackDay, true))}</b>
       </p>
+      <div className="signatures">
+        <span>{sheet.archer.guardianName === null ? w.archer : w.guardianSigns}</span>
+        <span>{w.shop}</span>
+      </div>
     </main>
   );
 }

@@ -79,7 +79,7 @@ export function DayPlan({ view }: { view: TodayView }) {
 function hoursShown({ opens, closes, minutesNow, visits }: TodayView): [number, number] {
   const from = Math.max(opens, Math.min(Math.floor(minutesNow / 60) * 60, closes - 360));
   const last = Math.max(0, ...visits.map((visit) => visit.to));
-  return [from, Math.min(closes, Math.max(from + 360, Math.ceil(last / 60) * 60))];
+  return [from, Math.min(closes, Math.max(from + 360, Math.ceil((last + 45) / 60) * 60))];
 }
 
 /** Pixels from a visit's start to the next one at its station. */

@@ -5,6 +5,7 @@ export const lane = {
   first: 'First distance',
   marks: 'Marks',
   none: 'open',
+  countMarks: (n: number) => `${n} distances`,
   noBow: 'The lane starts with a bow. Choose one first.',
   toBow: 'Choose a bow',
   sheet: 'Paper with the tear; tap where the nock tore',

@@ -32,6 +32,8 @@ export const sheet = {
   drawLength: 'Draw length of the archer',
   startWeight: 'Start weight by trial',
   archer: 'Archer',
+  guardianSigns: 'Guardian',
+  shop: 'Shop',
   guardian: (name: string) => `guardian ${name}`,
   newer: (n: number) => `There is a newer revision, ${n}.`,
 } as const;

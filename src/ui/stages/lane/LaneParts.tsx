@@ -1,4 +1,5 @@
 'use client';
+import { jobMarks, markDistances } from '@/core/job';
 import { latest, tearWords } from '@/core/route';
 import { write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
@@ -14,6 +15,8 @@ export function LaneParts({ current }: { current: string }) {
   const tear = latest(derived.history, 'paperTear');
   const speed = latest(derived.history, 'arrowSpeed')?.si ?? null;
   const first = latest(derived.history, 'firstMark')?.si ?? null;
+  const { answer } = jobMarks(derived, markDistances(snapshot.job.furthestM, units.distance));
+  const count = answer.ok ? answer.marks.length : null;
   const part = (id: string, name: string, value: string | null) => ({
     id,
     name,
@@ -31,7 +34,7 @@ export function LaneParts({ current }: { current: string }) {
           w.first,
           first === null ? null : write(first, 'distance', units, { decimals: 0 }),
         ),
-        part('marks', w.marks, ''),
+        part('marks', w.marks, count === null ? null : w.countMarks(count)),
       ]}
     />
   );
