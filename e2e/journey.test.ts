@@ -125,8 +125,8 @@ test('the same by keyboard only', async () => {
     ['3', '19'],
     ['-9', '-18'],
   ] as const) {
-    await hands.fill('Right (+) or left (−)', right);
-    await hands.fill('High (+) or low (−)', up);
+    await hands.fill('Right +, left −', right);
+    await hands.fill('High +, low −', up);
     await page.keyboard.press('Enter');
   }
   await reads(page, '4 hits');

@@ -35,7 +35,7 @@ export function readMoney(text: string, what = 'amount'): MoneyResult {
 /** "€ 899.50", "€ 1 250": cents only where there are any. Negative amounts carry a true minus. */
 export function writeMoney(cents: number): string {
   const [euro, rest] = [Math.floor(Math.abs(cents) / 100), Math.abs(cents) % 100];
-  const grouped = String(euro).replace(/\B(?=(\d{3})+$)/g, '\u202f');
+  const grouped = String(euro).replace(/\B(?=(\d{3})+$)/g, '\u00a0');
   const tail = rest === 0 ? '' : `.${String(rest).padStart(2, '0')}`;
   return `${cents < 0 ? '−' : ''}€\u00a0${grouped}${tail}`;
 }

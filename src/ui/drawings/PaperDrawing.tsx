@@ -36,7 +36,8 @@ export function PaperDrawing({
   const inside = (value: number) => Math.max(-HALF_MM + 9, Math.min(HALF_MM - 9, value));
   const x = inside(shown?.rightMm ?? 0);
   const y = inside(-(shown?.upMm ?? 0));
-  const side = x > HALF_MM * 0.4 ? -1 : 1;
+  // The word stands on the far side of the tear, off the point's hole.
+  const away = y > 0 ? 15 : -12;
   return (
     <svg
       className={small ? 'paper small-paper' : 'paper'}
@@ -62,12 +63,7 @@ export function PaperDrawing({
       )}
       <circle r={2.9} fill="var(--ink)" />
       {!small && shown && (
-        <text
-          x={x + side * 11}
-          y={y + 1.4}
-          className="paper-text"
-          textAnchor={side < 0 ? 'end' : 'start'}
-        >
+        <text x={x} y={y + away} className="paper-text" textAnchor="middle">
           {nock ? w.nock : w.lastPaper}
         </text>
       )}

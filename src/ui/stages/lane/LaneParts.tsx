@@ -27,7 +27,11 @@ export function LaneParts({ current }: { current: string }) {
     <Parts
       current={current}
       parts={[
-        part('paper', w.paper, tear && tearWords(tear.si ?? 0, tear.si2 ?? 0)),
+        part(
+          'paper',
+          w.paper,
+          tear && tearWords(tear.si ?? 0, tear.si2 ?? 0).replace(/^nock /, ''),
+        ),
         part('speed', w.speed, speed === null ? null : write(speed, 'speed', units)),
         part(
           'first',
