@@ -90,6 +90,11 @@ describe('the questions of Meet', () => {
     await wrong('furthest', '20 kg', 'kg is not a unit for the furthest distance');
     await wrong('email', 'nobody', 'An address has an @ in it');
     await wrong('name', ' ', 'A job needs a name');
+    const date = await find(page, '#promised');
+    await date.focus();
+    await page.keyboard.type('12100026');
+    await page.keyboard.press('Tab');
+    await reads(page, 'A date from 2000 to 2099');
     const after = await shop.snapshot(jobId);
     expect(after.job).toEqual({ ...job, place: 'meet' });
     expect(after.archer).toEqual(archer);

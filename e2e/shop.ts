@@ -12,6 +12,8 @@ export const NOW = '2026-11-24T10:20:00+01:00';
 
 /** A shop of its own for one test file: database, server, browser. */
 export class TestShop {
+  /** What the pages' consoles complained of; a refused request is told there by the browser itself. */
+  readonly complaints: string[] = [];
   private constructor(
     readonly url: string,
     private readonly port: number,
@@ -41,6 +43,10 @@ export class TestShop {
     const context = await this.browser.createBrowserContext();
     const page = await context.newPage();
     await page.setViewport({ width, height, hasTouch });
+    page.on('pageerror', (error) => this.complaints.push(String(error)));
+    page.on('console', (message) => {
+      if (message.type() === 'error') this.complaints.push(message.text());
+    });
     return page;
   }
 

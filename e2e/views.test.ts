@@ -70,6 +70,8 @@ describe('every view', () => {
     expect(faults).toEqual([]);
   });
 
+  test('and the console has nothing to complain of', () => expect(shop.complaints).toEqual([]));
+
   test.each(VIEWS)('%s fits laptop, tablet and telephone', async (_, who, path, words) => {
     await page.setViewport({ width: 1280, height: 800 });
     await open(page, who, path, words);
@@ -143,6 +145,26 @@ test('an empty shop says what to do first', async () => {
   } finally {
     await empty.close();
   }
+});
+
+test('settings that cannot be saved say so at their field', async () => {
+  const page = await shop.page();
+  await open(page, null, '/shop', 'How numbers are written');
+  const put = async (id: string, text: string) => {
+    await (await find(page, id)).click();
+    await page.keyboard.down('Control');
+    await page.keyboard.press('a');
+    await page.keyboard.up('Control');
+    await page.keyboard.press('Backspace');
+    await page.keyboard.type(text);
+  };
+  await put('#shop-name', ' ');
+  await put('#shop-timeZone', 'Mars/Base');
+  await put('#shop-people', '');
+  await (await find(page, 'aria/Save[role="button"]')).click();
+  await reads(page, 'A shop needs a name');
+  await reads(page, 'Not a time zone, for example Europe/Berlin');
+  await reads(page, 'At least one name');
 });
 
 test('changed units are counted from then on; what was typed stays as typed', async () => {

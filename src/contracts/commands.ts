@@ -4,8 +4,9 @@ const strict = { additionalProperties: false } as const;
 const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
 const Text = (maxLength: number) => Type.String({ maxLength });
 const NullOr = <T>(schema: object) => Type.Unsafe<T | null>({ anyOf: [schema, { type: 'null' }] });
-const Day = { type: 'string', format: 'date' };
-const Instant = { type: 'string', format: 'date-time' };
+/** A shop plans in this century; another year is a slip of the finger. */
+const Day = { type: 'string', format: 'date', pattern: '^20' };
+const Instant = { type: 'string', format: 'date-time', pattern: '^20' };
 
 /** What is asked of an archer; every field is sent only when it is answered or changed. */
 export const ArcherAnswers = Type.Object(

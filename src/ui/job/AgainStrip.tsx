@@ -1,5 +1,4 @@
 'use client';
-import { useState } from 'react';
 import Link from 'next/link';
 import Undo from '@mui/icons-material/Undo';
 import { setupValue } from '@/core/route';
@@ -44,22 +43,23 @@ export function AgainStrip() {
 }
 
 function LastEntry() {
-  const { snapshot, send, sending } = useJob();
-  const [trouble, setTrouble] = useState('');
+  const { snapshot, send, sending, trouble } = useJob();
   const last = snapshot.events.find((event) => event.canUndo);
   if (sending) return <span className="end soft">{frame.saving}</span>;
-  if (trouble) return <span className="end">{trouble}</span>;
+  if (trouble) {
+    return (
+      <span className="end strip-trouble" role="alert">
+        {trouble}
+      </span>
+    );
+  }
   if (!last) return null;
-  const undo = async () => {
-    const answer = await send({ name: 'undo' });
-    if (answer) setTrouble(answer.message);
-  };
   return (
     <span className="end last-entry">
       <span className="soft last-text">
         {frame.last} {last.summary}
       </span>
-      <button type="button" className="plain-button" onClick={() => void undo()}>
+      <button type="button" className="plain-button" onClick={() => void send({ name: 'undo' })}>
         <Undo fontSize="small" /> {frame.undo} <span className="key">z</span>
       </button>
     </span>

@@ -34,6 +34,8 @@ export interface JobValue {
   /** Sends one entry; null when it is saved. Entries go one after another, never two at once. */
   readonly send: (command: Command) => Promise<Trouble | null>;
   readonly sending: boolean;
+  /** Why the newest entry was not taken; null once one is. */
+  readonly trouble: string | null;
   /** What another screen changed while an entry of this one was refused. */
   readonly conflict: readonly JobEvent[] | null;
   readonly clearConflict: () => void;
@@ -52,6 +54,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
   const { who } = useShell();
   const [snapshot, setSnapshot] = useState(initial);
   const [pending, setPending] = useState(0);
+  const [trouble, setTrouble] = useState<string | null>(null);
   const [conflict, setConflict] = useState<readonly JobEvent[] | null>(null);
   const newest = useRef(initial);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
@@ -69,12 +72,13 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       const answer = await post<JobSnapshot>(`/api/v1/jobs/${jobId}/commands`, body);
       if (answer.ok) {
         take(answer.body);
+        setTrouble(null);
         return null;
       }
       if (answer.status === 409) {
         take(answer.problem.snapshot as JobSnapshot);
         setConflict(answer.problem.changed as JobEvent[]);
-      }
+      } else setTrouble(answer.message);
       return { message: answer.message, pointer: answer.pointer };
     },
     [jobId, take, who],
@@ -95,8 +99,17 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
   const states = useMemo(() => stageStates(snapshot, derived), [snapshot, derived]);
   const clearConflict = useCallback(() => setConflict(null), []);
   const value = useMemo(
-    () => ({ snapshot, derived, states, send, sending: pending > 0, conflict, clearConflict }),
-    [snapshot, derived, states, send, pending, conflict, clearConflict],
+    () => ({
+      snapshot,
+      derived,
+      states,
+      send,
+      sending: pending > 0,
+      trouble,
+      conflict,
+      clearConflict,
+    }),
+    [snapshot, derived, states, send, pending, trouble, conflict, clearConflict],
   );
   return <JobContext value={value}>{children}</JobContext>;
 }

@@ -18,15 +18,16 @@ export function ShopPage({ shop }: { shop: Shop }) {
   const [draft, setDraft] = useState(shop);
   const [people, setPeople] = useState(shop.people.join('\n'));
   const [said, setSaid] = useState<{ text: string; wrong: boolean } | null>(null);
+  const [faults, setFaults] = useState<Faults>({});
   const change = (part: Partial<Shop>) => {
     setDraft({ ...draft, ...part });
     setSaid(null);
   };
   const save = async () => {
-    const names = people
-      .split('\n')
-      .map((name) => name.trim())
-      .filter(Boolean);
+    const names = namesIn(people);
+    const found = faultsOf(draft, names);
+    setFaults(found);
+    if (Object.keys(found).length > 0) return;
     const answer = await post<Shop>('/api/v1/shop', { ...draft, people: names }, 'PUT');
     setSaid({ text: answer.ok ? w.saved : answer.message, wrong: !answer.ok });
     if (answer.ok) router.refresh();
@@ -36,6 +37,8 @@ export function ShopPage({ shop }: { shop: Shop }) {
       id={`shop-${field}`}
       label={w[field]}
       value={draft[field]}
+      error={faults[field] !== undefined}
+      helperText={faults[field]}
       slotProps={{ htmlInput: { maxLength } }}
       onChange={(event) => change({ [field]: event.target.value })}
     />
@@ -65,7 +68,8 @@ export function ShopPage({ shop }: { shop: Shop }) {
             <TextField
               id="shop-people"
               label={w.people}
-              helperText={w.peopleHint}
+              error={faults.people !== undefined}
+              helperText={faults.people ?? w.peopleHint}
               multiline
               value={people}
               onChange={(event) => {
@@ -136,6 +140,32 @@ export function ShopPage({ shop }: { shop: Shop }) {
       </main>
     </>
   );
+}
+
+type Faults = Partial<Record<'name' | 'address' | 'timeZone' | 'people', string>>;
+
+const namesIn = (text: string) =>
+  text
+    .split('\n')
+    .map((name) => name.trim())
+    .filter(Boolean);
+
+/** What cannot be saved as it stands, by field. */
+function faultsOf(draft: Shop, names: readonly string[]): Faults {
+  return {
+    ...(draft.name.trim() === '' ? { name: w.nameMissing } : {}),
+    ...(isTimeZone(draft.timeZone) ? {} : { timeZone: w.timeZoneWrong }),
+    ...(names.length === 0 ? { people: w.peopleMissing } : {}),
+    ...(names.some((name) => name.length > 60) ? { people: w.peopleLong } : {}),
+  };
+}
+
+function isTimeZone(text: string): boolean {
+  try {
+    return text !== '' && Boolean(new Intl.DateTimeFormat('en', { timeZone: text }));
+  } catch {
+    return false;
+  }
 }
 
 function UnitChoice<K extends keyof ShopUnits>({

@@ -49,6 +49,7 @@ export const meet = {
   budget: 'Budget for everything',
   promised: 'Wanted by',
   appointment: 'Comes next',
+  dateWrong: 'A date from 2000 to 2099, for example 4 December 2026.',
   own: 'What they already own',
   notes: 'Notes',
   because: {

@@ -7,6 +7,10 @@ export const shopWords = {
   timeZone: 'Time zone',
   people: 'People who work here',
   peopleHint: 'One name a line.',
+  nameMissing: 'A shop needs a name; it stands on the sheets.',
+  timeZoneWrong: 'Not a time zone, for example Europe/Berlin.',
+  peopleMissing: 'At least one name: every reading says who took it.',
+  peopleLong: 'A name of at most 60 letters.',
   units: 'How numbers are written',
   length: 'Lengths',
   lengths: [

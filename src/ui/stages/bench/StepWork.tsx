@@ -6,6 +6,7 @@ import { setupValue, targetText, readingText, type JobStep, type ValueState } fr
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
+import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { ReasonPanel } from '../../job/ReasonPanel';
 import { bench as w, fields } from '../../words';
@@ -33,6 +34,10 @@ export function StepWork({
   const { derived, send } = useJob();
   const [picked, pick] = useState<string | null>(asked);
   const [accepting, setAccepting] = useState(false);
+  // Where a step leads nowhere by itself, `.` still ticks it off.
+  useKeys(
+    onward === null ? { '.': () => document.querySelector<HTMLElement>('.tick')?.click() } : {},
+  );
   const value =
     step.values.find((v) => v.key === picked) ?? openValue(step) ?? step.values.at(-1) ?? null;
   const names = new Map(derived.plan.steps.map((s) => [s.id, s.template.title]));

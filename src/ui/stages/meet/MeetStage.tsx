@@ -214,6 +214,7 @@ function Terms({ job: set }: Answer) {
         type="date"
         value={job.promisedDay ?? ''}
         hint={job.promisedDay ? dayText(job.promisedDay, today) : ' '}
+        check={century}
         onSave={(text) => set({ promisedDay: text || null })}
       />
       <TextAnswer
@@ -221,6 +222,7 @@ function Terms({ job: set }: Answer) {
         label={w.appointment}
         type="datetime-local"
         value={job.appointmentAt ? localInput(job.appointmentAt, shop.timeZone) : ''}
+        check={century}
         onSave={(text) => set({ appointmentAt: text ? localToInstant(text, shop.timeZone) : null })}
       />
       <TextAnswer
@@ -242,6 +244,9 @@ function Terms({ job: set }: Answer) {
     </section>
   );
 }
+
+/** Another century is a slip of the finger. */
+const century = (text: string) => (text === '' || text.startsWith('20') ? null : w.dateWrong);
 
 function reasons(archer: Archer, job: Job, units: ShopUnits): string[] {
   const b = w.because;

@@ -1,0 +1,326 @@
+import type { Page } from 'puppeteer-core';
+import { find, keyboard, pageText, reads, settled } from './hands';
+import { TestShop } from './shop';
+
+let shop: TestShop;
+beforeAll(async () => {
+  shop = await TestShop.open('demo');
+});
+afterAll(() => shop.close());
+
+const click = async (page: Page, target: string) => {
+  const element = await find(page, target);
+  await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  await element.click();
+};
+
+async function open(who: string, path: string, words: string) {
+  const page = await shop.page();
+  const jobId = await shop.jobOf(who);
+  await page.goto(`${shop.url}/jobs/${jobId}/${path}`);
+  await reads(page, words);
+  return { page, jobId };
+}
+
+describe('Fit', () => {
+  test('while a number is typed the picture already moves', async () => {
+    const { page } = await open('Ilse', 'fit', '3 methods agree');
+    const before = await pageText(page, '.parts-aside');
+    await page.type('[data-measure]', '25 3/4');
+    await reads(page, '4 methods agree', '.parts-aside');
+    expect(await pageText(page, '.drawing')).toContain('the bow that fits 27 1/2 in');
+    await (await find(page, '[data-measure]')).click({ clickCount: 3 });
+    await page.keyboard.press('Backspace');
+    await page.waitForFunction(
+      (text) => document.querySelector('.parts-aside')!.textContent!.includes(text.slice(-15)),
+      {},
+      before,
+    );
+  });
+
+  test('any method can be measured again; both readings stand', async () => {
+    const { page, jobId } = await open('Ilse', 'fit', '3 methods agree');
+    await click(page, 'aria/Measure arm span[role="button"]');
+    await page.type('[data-measure]', '68 1/4');
+    await page.keyboard.press('Enter');
+    await settled(page);
+    await reads(page, 'arm span ×2', '.drawing');
+    const spans = (await shop.snapshot(jobId)).fitReadings.filter(({ key }) => key === 'armSpan');
+    expect(spans.map(({ entered }) => entered)).toEqual(['68 in', '68 1/4 in']);
+  });
+});
+
+describe('Bow', () => {
+  test('one that does not cover the fit is taken only with a reason, and can be put back', async () => {
+    const { page, jobId } = await open('Noor', 'bow?part=choose', '1 of 12 in the shop fit');
+    await click(page, 'aria/Take all the same: Torvik Uferläufer 28[role="button"]');
+    await reads(page, 'Torvik Uferläufer 28 does not cover the fit');
+    await page.keyboard.press('Enter');
+    await reads(page, 'Say why, in a few words');
+    await page.type('#reason', 'only to feel the grip');
+    await page.keyboard.press('Enter');
+    await reads(page, 'This bow has one draw length');
+    expect((await shop.snapshot(jobId)).job.bowReason).toContain('only to feel the grip');
+    await click(page, '.parts a[href*="part=choose"]');
+    await click(page, 'aria/Put it back: Torvik Uferläufer 28[role="button"]');
+    await reads(page, 'none yet', '.parts');
+    expect((await shop.snapshot(jobId)).bow).toBeNull();
+  });
+
+  test('another module step than the fit’s needs one the bow has, and a reason', async () => {
+    const { page, jobId } = await open('Casimir', 'bow?part=module', 'One cam carries the module');
+    await click(page, 'aria/Another step[role="button"]');
+    await page.type('#goal', '28 1/4');
+    await page.type('#goal-reason', 'he likes it so');
+    await page.keyboard.press('Enter');
+    await reads(page, 'This bow has no such setting. It has 27 in, 27 1/2 in');
+    expect(await page.$eval('#goal', (node) => (node as HTMLInputElement).value)).toBe('28 1/4');
+    await (await find(page, '#goal')).click({ clickCount: 3 });
+    await page.type('#goal', '28');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await reads(page, '28 in', '.goal-line');
+    await reads(page, 'Set by the technician: he likes it so', '.margin');
+    expect((await shop.snapshot(jobId)).job).toMatchObject({ moduleReason: 'he likes it so' });
+    await click(page, 'aria/Another step[role="button"]');
+    await click(page, 'aria/Back to the fit’s own[role="button"]');
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    expect((await shop.snapshot(jobId)).job.moduleStepMm).toBeNull();
+  });
+
+  test('modules that stand apart are a stop', async () => {
+    const { page } = await open('Bettina', 'bow?part=module', 'Two cams carry a module');
+    await click(page, '[aria-label="Top cam"] button:nth-child(1)');
+    await reads(page, 'The two modules stand apart');
+    expect(await page.$eval('.note[data-kind="stop"]', (node) => node.getAttribute('role'))).toBe(
+      'alert',
+    );
+    await page.keyboard.press('z');
+    await page.waitForFunction(() => !document.querySelector('.note[data-kind="stop"]'));
+  });
+
+  test('the turning plan says every pause, and the chart is drawn', async () => {
+    const { page } = await open('Casimir', 'bow?part=bolts', 'Turning plan');
+    const plan = await pageText(page, '.plan-rows');
+    expect(plan).toContain('upper, then lower');
+    expect(plan).toContain('weigh again');
+    await find(page, '.chart .apexcharts-series path');
+    await reads(page, 'expected', '.work');
+  });
+});
+
+describe('Kit', () => {
+  test('a part is taken, counted and put back; what does not mount offers no button', async () => {
+    const { page, jobId } = await open('Ove', 'kit?slot=sight', 'From the shop');
+    const total = () => page.$eval('.head .big', (node) => node.textContent!.replace(/\D/g, ''));
+    const before = Number(await total());
+    await click(page, 'aria/Take: Peilwerk Steg[role="button"]');
+    await reads(page, 'Peilwerk Steg', '.slots');
+    expect(Number(await total())).toBe(before + 239);
+    const refused = await page.$$eval('.item-rows li[data-hard="yes"]', (rows) =>
+      rows.map((row) => [row.textContent, row.querySelectorAll('button').length] as const),
+    );
+    expect(refused.length).toBeGreaterThan(0);
+    for (const [text, buttons] of refused) {
+      expect(text).toContain('does not fit');
+      expect(buttons).toBe(0);
+    }
+    await click(page, 'aria/Put back: Peilwerk Steg[role="button"]');
+    await settled(page);
+    expect(Number(await total())).toBe(before);
+    expect((await shop.snapshot(jobId)).parts.map(({ slot }) => slot)).not.toContain('sight');
+  });
+
+  test('a refused part is refused by the server too, with the reason', async () => {
+    const jobId = await shop.jobOf('Ove');
+    const { job } = await shop.snapshot(jobId);
+    const answer = await shop.send(`/api/v1/jobs/${jobId}/commands`, {
+      version: job.version,
+      who: 'T. Okoro',
+      command: {
+        name: 'choosePart',
+        slot: 'sight',
+        itemId: 'sight-feld-70',
+        owned: false,
+        label: '',
+      },
+    });
+    expect(answer.status).toBe(422);
+    expect(answer.body.detail).toContain('Peilwerk Feld 70 does not fit');
+    expect(answer.body.type).toBe('urn:waffenrad:problem:sight-mount');
+  });
+
+  test('brought along needs a word on what it is, and costs nothing', async () => {
+    const { page } = await open('Ove', 'kit?slot=quiver', 'From the shop');
+    await click(page, 'aria/Brought along[role="button"]');
+    await click(page, 'aria/Use their own[role="button"]');
+    await reads(page, 'Say what it is');
+    await page.type('#own-quiver', 'old hip quiver');
+    await page.keyboard.press('Enter');
+    await reads(page, 'old hip quiver', '.slots');
+    await reads(page, 'Quiver · brought along', '.slots');
+  });
+});
+
+describe('Bench', () => {
+  test('out of tolerance is said, and accepted only with a reason that is kept', async () => {
+    const { page, jobId } = await open('Bettina', 'bench?step=nockHeight', 'Find the nock height');
+    await page.type('[data-measure]', '9');
+    await page.keyboard.press('Enter');
+    await reads(page, 'out: wanted 0.0 to 3.0 mm');
+    await click(page, 'aria/Accept with a reason[role="button"]');
+    await page.keyboard.press('Enter');
+    await reads(page, 'Say why, in a few words');
+    await page.type('#reason', 'her old bow stands so');
+    await page.keyboard.press('Enter');
+    await reads(page, 'signed off: her old bow stands so');
+    expect((await shop.snapshot(jobId)).exceptions).toMatchObject([
+      { stepId: 'nockHeight', reason: 'her old bow stands so' },
+    ]);
+    await page.type('[data-measure]', '2');
+    await page.keyboard.press('Enter');
+    await settled(page);
+    await page.waitForFunction(() => !document.body.innerText.includes('signed off: her old'));
+  });
+
+  test('a step out of turn names what comes first', async () => {
+    const { page } = await open('Bettina', 'bench?step=loop', 'Tie the loop');
+    await reads(page, 'First:', '.work');
+    await reads(page, 'First: Find the nock height', '.work').catch(() => undefined);
+    expect(await pageText(page, '.margin')).toContain('Keep the flame off the string');
+  });
+
+  test('a done step stays until one goes on; . ticks and goes on', async () => {
+    const { page } = await open('Ove', 'bench?step=rest', 'Mount the rest');
+    await page.keyboard.press('.');
+    await page.waitForFunction(
+      () => document.querySelector('.step-title')?.textContent !== 'Mount the rest',
+    );
+    await page.goBack();
+    await reads(page, 'Mount the rest', '.step-title');
+    await reads(page, 'Done again', '.tick');
+  });
+
+  test('the press is entered once, and says how much is done there in one go', async () => {
+    const { page } = await open('Casimir', 'bench', 'The way from here');
+    const stations = await page.$$eval('.visit-station', (nodes) =>
+      nodes.map((n) => n.textContent),
+    );
+    expect(stations.filter((name) => name === 'Press')).toHaveLength(1);
+    expect(await pageText(page, '.visits')).toMatch(/\d steps in one go: have everything ready/);
+  });
+
+  test('another job is two taps away, and this one waits where it was', async () => {
+    const { page, jobId } = await open('Ilse', 'bench?step=trueHeights', 'Peep above the arrow');
+    await click(page, '.brand');
+    await reads(page, 'The bench today');
+    await click(page, '.tickets a:nth-child(2)');
+    await find(page, '.rail');
+    await page.goto(`${shop.url}/jobs/${jobId}`);
+    await page.waitForFunction(() => location.pathname.endsWith('/bench'));
+  });
+});
+
+describe('Lane', () => {
+  test('a tear is read in words, left and right as the archer sees it', async () => {
+    const { page, jobId } = await open('Teodor', 'lane?part=paper', 'Tap where the nock');
+    const hands = keyboard(page);
+    await hands.fill('Nock right (+) or left (−)', '-6');
+    await hands.fill('Nock high (+) or low (−)', '2 mm');
+    await reads(page, 'Note it: nock 2 mm high, 6 mm left');
+    await click(page, 'form .enter');
+    await settled(page);
+    const tears = (await shop.snapshot(jobId)).readings.filter(({ key }) => key === 'paperTear');
+    expect(tears.map(({ si, si2 }) => [si, si2])).toEqual([
+      [-14, 5],
+      [-6, 2],
+    ]);
+    await reads(page, 'worth another look', '.papers');
+  });
+
+  test('a tear that cannot be is refused at its field', async () => {
+    const { page, jobId } = await open('Teodor', 'lane?part=paper', 'Tap where the nock');
+    const { version } = (await shop.snapshot(jobId)).job;
+    const hands = keyboard(page);
+    await hands.fill('Nock right (+) or left (−)', '400');
+    await reads(page, 'Too large for the paper tear');
+    await click(page, 'form .enter');
+    await reads(page, 'Too large for the paper tear');
+    expect((await shop.snapshot(jobId)).job.version).toBe(version);
+  });
+
+  test('a group off the aim says where the pin goes, and confirms nothing', async () => {
+    const { page } = await open('Teodor', 'lane?part=first', 'Tap each hit');
+    const hands = keyboard(page);
+    for (const [right, up] of [
+      ['60', '82'],
+      ['48', '70'],
+      ['55', '90'],
+      ['64', '77'],
+    ] as const) {
+      await hands.fill('Right +, left −', right);
+      await hands.fill('High +, low −', up);
+      await page.keyboard.press('Enter');
+    }
+    await reads(page, '4 hits');
+    await reads(page, 'towards the hits; then shoot again');
+    expect(await pageText(page, '.note')).toMatch(/Move the pin \d\.\d mm up and \d\.\d mm right/);
+    const confirm = await find(page, 'aria/Confirm the distance 18 m[role="button"]');
+    expect(await confirm.evaluate((node) => (node as HTMLButtonElement).disabled)).toBe(true);
+  });
+
+  test('an impossible distance is said at its field', async () => {
+    const { page } = await open('Teodor', 'lane?part=first', 'Tap each hit');
+    await (await find(page, '#group-distance')).click({ clickCount: 3 });
+    await page.keyboard.type('900 m');
+    await reads(page, 'Too large for the distance: possible is 3.0 m to 150.0 m');
+  });
+
+  test('marks say what they rest on', async () => {
+    const { page } = await open('Teodor', 'lane?part=marks', 'Pin below first');
+    const margin = await pageText(page, '.margin');
+    expect(margin).toMatch(/arrow speed \d+ fps predicted/);
+    expect(margin).toMatch(/arrow mass 405 gr measured/);
+  });
+});
+
+describe('Handover', () => {
+  test('no sheet before every caution is told; open work needs its reason', async () => {
+    const { page, jobId } = await open('Teodor', 'handover', 'Still open');
+    const make = await find(page, 'aria/Make the build sheet[role="button"]');
+    expect(await make.evaluate((node) => (node as HTMLButtonElement).disabled)).toBe(true);
+    for (const box of await page.$$('.caution-rows input')) {
+      await box.evaluate((node) => (node as HTMLElement).click());
+      await settled(page);
+    }
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('button')].some(
+        (button) => button.textContent === 'Make the build sheet' && !button.disabled,
+      ),
+    );
+    await click(page, 'aria/Make the build sheet[role="button"]');
+    await reads(page, 'say why it is handed over all the same');
+    await page.type('#open-reason', 'he travels tonight');
+    await click(page, 'aria/Make the build sheet[role="button"]');
+    await reads(page, 'Revision 1', '.sheet-rows');
+    await click(page, '.sheet-rows a[href*="/sheet/1"]');
+    await reads(page, 'Handed over all the same: he travels tonight');
+    expect((await shop.snapshot(jobId)).sheets).toHaveLength(1);
+  });
+
+  test('a later change makes the next revision; the first says there is a newer one', async () => {
+    const { page, jobId } = await open('Aino', 'steady', 'After the shot it');
+    await page.type('[data-measure]', '2800 g');
+    await page.keyboard.press('Enter');
+    await settled(page);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('8');
+    await click(page, 'aria/Make revision 2[role="button"]');
+    await reads(page, 'Revision 2', '.sheet-rows');
+    await page.goto(`${shop.url}/jobs/${jobId}/sheet/1`);
+    await reads(page, 'There is a newer revision, 2.');
+    expect(await pageText(page, '.sheet')).toContain('2760 g');
+    await page.goto(`${shop.url}/jobs/${jobId}/sheet/2`);
+    await reads(page, '2800 g');
+  });
+});
