@@ -93,7 +93,7 @@ describe('the questions of Meet', () => {
     const date = await find(page, '#promised');
     await date.focus();
     await page.keyboard.type('12100026');
-    await page.keyboard.press('Tab');
+    await date.evaluate((node) => node.blur());
     await reads(page, 'A date from 2000 to 2099');
     const after = await shop.snapshot(jobId);
     expect(after.job).toEqual({ ...job, place: 'meet' });

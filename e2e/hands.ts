@@ -29,7 +29,10 @@ export const find = async (page: Page, target: string): Promise<ElementHandle<HT
 /** Words of the page as they are read, fractions as "3/8", blanks as one. */
 export const pageText = (page: Page, selector = 'body'): Promise<string> =>
   page.$eval(selector, (node) =>
-    (node as HTMLElement).innerText.replace(/[\s\u00a0\u202f]+/g, ' ').replace(/ \/ |⁄/g, '/'),
+    (node as HTMLElement).innerText
+      .replace(/\u200b/g, '')
+      .replace(/[\s\u00a0\u202f]+/g, ' ')
+      .replace(/ \/ |⁄/g, '/'),
   );
 
 /** Waits until the words stand on the page. */
@@ -39,6 +42,7 @@ export async function reads(page: Page, words: string, selector = 'body'): Promi
     .waitForFunction(
       (text, where) =>
         ((document.querySelector(where) as HTMLElement | null)?.innerText ?? '')
+          .replace(/\u200b/g, '')
           .replace(/[\s\u00a0\u202f]+/g, ' ')
           .includes(text),
       WAIT,

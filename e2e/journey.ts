@@ -141,11 +141,16 @@ export class Journey {
       const value = step.values.find((v) => !v.reading || v.stale || v.standing === 'out');
       if (!value) {
         await hands.onward();
+        // From the last step it goes on to the lane.
         await page.waitForFunction(
-          (before) => document.querySelector('.step-title')?.textContent !== before,
+          (before) => {
+            const now = document.querySelector('.step-title')?.textContent;
+            return location.pathname.endsWith('/lane') || (now && now !== before);
+          },
           { timeout: 8000 },
           title,
         );
+        if (page.url().includes('/lane')) break;
       } else if (setupValue(value.key).kind === 'check') {
         await hands.press('.tick');
         await this.taken(value.key);

@@ -1,6 +1,6 @@
 'use client';
-import type { PointerEvent } from 'react';
 import { lane as w } from '../words';
+import { tapped } from './tap';
 
 const HALF_MM = 48;
 
@@ -22,15 +22,6 @@ export function PaperDrawing({
   onTap?: (tear: Tear) => void;
   small?: boolean;
 }) {
-  const tap = (event: PointerEvent<SVGSVGElement>) => {
-    if (!onTap) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    const perPx = (2 * HALF_MM) / box.width;
-    onTap({
-      rightMm: (event.clientX - box.left) * perPx - HALF_MM,
-      upMm: HALF_MM - (event.clientY - box.top) * perPx,
-    });
-  };
   const shown = nock ?? last;
   // A tear wider than the drawing is shown at its edge; the figures beside it are the record.
   const inside = (value: number) => Math.max(-HALF_MM + 9, Math.min(HALF_MM - 9, value));
@@ -44,7 +35,7 @@ export function PaperDrawing({
       viewBox={`${-HALF_MM} ${-HALF_MM} ${2 * HALF_MM} ${2 * HALF_MM}`}
       role="img"
       aria-label={w.sheet}
-      onPointerDown={tap}
+      onPointerDown={(event) => onTap?.(tapped(event, HALF_MM))}
     >
       <rect
         x={-HALF_MM}

@@ -3,6 +3,7 @@ import type { PointerEvent } from 'react';
 import type { Hit } from '@/core/flight';
 import { mm } from '@/core/units';
 import { lane as w } from '../words';
+import { tapped } from './tap';
 
 /** A plain target face with rings in centimetres; hits where they were tapped, their middle crossed. */
 export function TargetDrawing({
@@ -17,12 +18,8 @@ export function TargetDrawing({
   onTap: (hit: Hit) => void;
 }) {
   const tap = (event: PointerEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const perPx = (2 * halfMm) / box.width;
-    onTap({
-      rightMm: mm(Math.round((event.clientX - box.left) * perPx - halfMm)),
-      upMm: mm(Math.round(halfMm - (event.clientY - box.top) * perPx)),
-    });
+    const { rightMm, upMm } = tapped(event, halfMm);
+    onTap({ rightMm: mm(Math.round(rightMm)), upMm: mm(Math.round(upMm)) });
   };
   const unit = halfMm / 48;
   const rings = [1, 2, 3].map((i) => (i * halfMm) / 3);

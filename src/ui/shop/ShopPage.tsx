@@ -32,6 +32,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
     setSaid({ text: answer.ok ? w.saved : answer.message, wrong: !answer.ok });
     if (answer.ok) router.refresh();
   };
+  const shared = { draft, change };
   const text = (field: 'name' | 'address' | 'timeZone', maxLength: number) => (
     <TextField
       id={`shop-${field}`}
@@ -80,41 +81,11 @@ export function ShopPage({ shop }: { shop: Shop }) {
           </section>
           <section className="block questions">
             <h3>{w.units}</h3>
-            <UnitChoice
-              draft={draft}
-              change={change}
-              unit="length"
-              label={w.length}
-              options={w.lengths}
-            />
-            <UnitChoice
-              draft={draft}
-              change={change}
-              unit="force"
-              label={w.force}
-              options={w.forces}
-            />
-            <UnitChoice
-              draft={draft}
-              change={change}
-              unit="mass"
-              label={w.mass}
-              options={w.masses}
-            />
-            <UnitChoice
-              draft={draft}
-              change={change}
-              unit="speed"
-              label={w.speed}
-              options={w.speeds}
-            />
-            <UnitChoice
-              draft={draft}
-              change={change}
-              unit="distance"
-              label={w.distance}
-              options={w.distances}
-            />
+            <UnitChoice {...shared} unit="length" label={w.length} options={w.lengths} />
+            <UnitChoice {...shared} unit="force" label={w.force} options={w.forces} />
+            <UnitChoice {...shared} unit="mass" label={w.mass} options={w.masses} />
+            <UnitChoice {...shared} unit="speed" label={w.speed} options={w.speeds} />
+            <UnitChoice {...shared} unit="distance" label={w.distance} options={w.distances} />
           </section>
           <section className="block questions">
             <h3>{w.schools}</h3>

@@ -8,7 +8,7 @@ import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
 import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
-import { ReasonPanel } from '../../job/ReasonPanel';
+import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w, fields } from '../../words';
 
 /** The first value of a step that wants a hand: stale, missing or out. */
@@ -31,24 +31,16 @@ export function StepWork({
   children?: ReactNode;
   onward: ReactNode;
 }) {
-  const { derived, send } = useJob();
   const [picked, pick] = useState<string | null>(asked);
-  const [accepting, setAccepting] = useState(false);
   // Where a step leads nowhere by itself, `.` still ticks it off.
   useKeys(
     onward === null ? { '.': () => document.querySelector<HTMLElement>('.tick')?.click() } : {},
   );
   const value =
     step.values.find((v) => v.key === picked) ?? openValue(step) ?? step.values.at(-1) ?? null;
-  const names = new Map(derived.plan.steps.map((s) => [s.id, s.template.title]));
-  const unfinished = step.state === 'out' || step.state === 'open' || step.state === 'again';
   return (
     <>
-      {step.missing.length > 0 && (
-        <p className="note">
-          <b>{w.first}</b> {step.missing.map((id) => names.get(id)).join(' · ')}
-        </p>
-      )}
+      <ComesFirst step={step} />
       {step.values.length > 1 && (
         <ul className="value-tabs">
           {step.values.map((v) => (
@@ -71,28 +63,11 @@ export function StepWork({
           {children}
         </ValueEntry>
       )}
-      {step.exception && (
-        <p className="note">
-          <b>{w.signed}</b>: {step.exception.reason} ({step.exception.who})
-        </p>
-      )}
+      <Signed step={step} />
       <div className="actions">
         {onward}
-        {unfinished && (
-          <Button variant="text" onClick={() => setAccepting(true)}>
-            {w.accept}
-          </Button>
-        )}
+        <SignOff step={step} />
       </div>
-      {accepting && (
-        <ReasonPanel
-          title={w.acceptTitle}
-          text={step.template.title}
-          action={w.acceptDo}
-          onReason={(reason) => send({ name: 'signStep', stepId: step.id, reason })}
-          onClose={() => setAccepting(false)}
-        />
-      )}
     </>
   );
 }

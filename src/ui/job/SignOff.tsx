@@ -1,0 +1,50 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import { isFinished, type JobStep } from '@/core/route';
+import { bench as w } from '../words';
+import { useJob } from './JobProvider';
+import { ReasonPanel } from './ReasonPanel';
+
+/** A way to sign a step off although something is missing, out or to do again. */
+export function SignOff({ step }: { step: JobStep }) {
+  const { send } = useJob();
+  const [asking, setAsking] = useState(false);
+  if (isFinished(step)) return null;
+  return (
+    <>
+      <Button variant="text" onClick={() => setAsking(true)}>
+        {w.accept}
+      </Button>
+      {asking && (
+        <ReasonPanel
+          title={w.acceptTitle}
+          text={step.template.title}
+          action={w.acceptDo}
+          onReason={(reason) => send({ name: 'signStep', stepId: step.id, reason })}
+          onClose={() => setAsking(false)}
+        />
+      )}
+    </>
+  );
+}
+
+/** The signature that stands, with its reason and name. */
+export const Signed = ({ step: { exception } }: { step: JobStep }) =>
+  exception && (
+    <p className="note">
+      <b>{w.signed}</b>: {exception.reason} ({exception.who})
+    </p>
+  );
+
+/** Steps that should come first, by name. */
+export function ComesFirst({ step }: { step: JobStep }) {
+  const { derived } = useJob();
+  if (step.missing.length === 0) return null;
+  const title = (id: string) => derived.plan.steps.find((s) => s.id === id)?.template.title;
+  return (
+    <p className="note">
+      <b>{w.first}</b> {step.missing.map(title).join(' · ')}
+    </p>
+  );
+}
