@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import type { JobSnapshot } from '@/core/job';
-import { fingers, pageText, reads, settled, find } from './hands';
+import { fingers, pageText, reads, settled, find, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -23,7 +23,7 @@ describe('a measuring field', () => {
     jobId = await shop.jobOf('Jarle');
     before = await shop.snapshot(jobId);
     page = await shop.page();
-    await page.goto(`${shop.url}/jobs/${jobId}/fit`);
+    await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   });
 
   test.each([
@@ -51,7 +51,7 @@ describe('a measuring field', () => {
   });
 
   test('a weight trial is not taken without how it went', async () => {
-    await page.goto(`${shop.url}/jobs/${jobId}/fit?part=weight`);
+    await visit(page, `${shop.url}/jobs/${jobId}/fit?part=weight`);
     await find(page, '[data-measure]');
     await page.type('[data-measure]', '40');
     await page.keyboard.press('Enter');
@@ -60,7 +60,7 @@ describe('a measuring field', () => {
   });
 
   test('readings far apart are said to disagree, by name', async () => {
-    await page.goto(`${shop.url}/jobs/${jobId}/fit`);
+    await visit(page, `${shop.url}/jobs/${jobId}/fit`);
     const hands = fingers(await page);
     await page.setViewport({ width: 1280, height: 800, hasTouch: true });
     await hands.number('Arm span', '60');
@@ -74,7 +74,7 @@ describe('the questions of Meet', () => {
   test('budget, distance, address and name refuse nonsense and keep it in sight', async () => {
     const page = await shop.page();
     const jobId = await shop.jobOf('Jarle');
-    await page.goto(`${shop.url}/jobs/${jobId}/meet`);
+    await visit(page, `${shop.url}/jobs/${jobId}/meet`);
     const wrong = async (id: string, text: string, says: string) => {
       await clear(page, `#${id}`);
       await page.type(`#${id}`, text);
@@ -102,7 +102,7 @@ describe('the questions of Meet', () => {
 
   test('a new job needs a name and nothing else', async () => {
     const page = await shop.page();
-    await page.goto(shop.url);
+    await visit(page, shop.url);
     await page.keyboard.press('n');
     await find(page, '#new-name');
     await page.keyboard.press('Enter');
@@ -115,7 +115,7 @@ describe('limb bolts', () => {
     const page = await shop.page();
     const jobId = await shop.jobOf('Ilse');
     const { version } = (await shop.snapshot(jobId)).job;
-    await page.goto(`${shop.url}/jobs/${jobId}/bow?part=bolts`);
+    await visit(page, `${shop.url}/jobs/${jobId}/bow?part=bolts`);
     await clear(page, '.stepper input');
     await page.type('.stepper input', '9');
     await reads(page, 'Too large for the upper limb bolt: possible is 0 turns to 8 turns');
@@ -138,7 +138,7 @@ describe('limb bolts', () => {
       command: { name: 'chooseBow', bowId: 'uferlaeufer-r' },
     });
     const page = await shop.page();
-    await page.goto(`${shop.url}/jobs/${job.id}/bow?part=bolts`);
+    await visit(page, `${shop.url}/jobs/${job.id}/bow?part=bolts`);
     await reads(page, 'No turn limit is known for this bow');
     expect(await page.$('.stepper')).toBeNull();
   });
@@ -149,7 +149,7 @@ describe('two tablets', () => {
     const jobId = await shop.jobOf('Casimir');
     const [left, right] = [await shop.page(), await shop.page()];
     for (const page of [left, right]) {
-      await page.goto(`${shop.url}/jobs/${jobId}/fit`);
+      await visit(page, `${shop.url}/jobs/${jobId}/fit`);
       await find(page, '[data-measure]');
     }
     // The right one has been lying there since before the left one's entry.
@@ -184,7 +184,7 @@ describe('addresses and bodies', () => {
       `/jobs/${jobId}/sheet/99`,
       '/cellar',
     ]) {
-      const response = await page.goto(shop.url + path);
+      const response = await visit(page, shop.url + path);
       expect([path, response!.status()]).toEqual([path, 404]);
       await reads(page, 'There is nothing at this address');
       await reads(page, 'Back to today');

@@ -1,4 +1,4 @@
-import { find, fingers, reads, settled } from './hands';
+import { find, fingers, reads, settled, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -10,14 +10,14 @@ afterAll(() => shop.close());
 test('a killed process loses no acknowledged entry', async () => {
   const jobId = await shop.jobOf('Noor');
   const page = await shop.page(1280, 800, true);
-  await page.goto(`${shop.url}/jobs/${jobId}/fit`);
+  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   const hands = fingers(page);
   await hands.number('Arm span', '58 1/8');
   await reads(page, '58 1/8', '.method-rows');
   await shop.restart();
   const { fitReadings } = await shop.snapshot(jobId);
   expect(fitReadings.map((reading) => reading.entered)).toContain('58 1/8 in');
-  await page.goto(`${shop.url}/jobs/${jobId}`);
+  await visit(page, `${shop.url}/jobs/${jobId}`);
   await page.waitForFunction(() => location.pathname.endsWith('/fit'));
   await reads(page, '58 1/8', '.method-rows');
 });
@@ -25,7 +25,7 @@ test('a killed process loses no acknowledged entry', async () => {
 test('an entry that cannot be saved says so and stays in its field', async () => {
   const jobId = await shop.jobOf('Noor');
   const page = await shop.page();
-  await page.goto(`${shop.url}/jobs/${jobId}/fit`);
+  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   await find(page, '[data-measure]');
   await page.type('[data-measure]', '25');
   await shop.kill();
@@ -39,7 +39,7 @@ test('z takes back the newest entry, and only that', async () => {
   const jobId = await shop.jobOf('Noor');
   const before = (await shop.snapshot(jobId)).fitReadings.map((reading) => reading.seq);
   const page = await shop.page();
-  await page.goto(`${shop.url}/jobs/${jobId}/fit`);
+  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   await find(page, '[data-measure]');
   await page.type('[data-measure]', '24 1/2');
   await page.keyboard.press('Enter');

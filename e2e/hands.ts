@@ -26,6 +26,13 @@ export const find = async (page: Page, target: string): Promise<ElementHandle<HT
   return found as ElementHandle<HTMLElement>;
 };
 
+/** Opens an address and waits until the page hears keys and taps. */
+export async function visit(page: Page, url: string) {
+  const response = await page.goto(url);
+  await page.waitForSelector('html[data-ready]', WAIT);
+  return response;
+}
+
 /** Words of the page as they are read, fractions as "3/8", blanks as one. */
 export const pageText = (page: Page, selector = 'body'): Promise<string> =>
   page.$eval(selector, (node) =>

@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { derive, HANDOVER_CAUTIONS, limbBoltAdvice, type JobSnapshot } from '@/core/job';
 import { isFinished, setupValue, targetOf, type SetupKey } from '@/core/route';
 import { toQuarterTurns } from '@/core/fit';
-import { find, pageText, reads, settled, type Hands } from './hands';
+import { find, pageText, reads, settled, type Hands, visit } from './hands';
 import type { TestShop } from './shop';
 
 /** Readings without a target of their own: what a tape and the archer's eye would say. */
@@ -26,7 +26,7 @@ export class Journey {
 
   async meet(name: string): Promise<void> {
     const { page, hands } = this;
-    await page.goto(this.shop.url);
+    await visit(page, this.shop.url);
     await hands.press('aria/New job n[role="button"]');
     await hands.fill('The archer’s name', name);
     await hands.press('aria/Open the job[role="button"]');

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { find, keyboard, pageText, reads, settled } from './hands';
+import { find, keyboard, pageText, reads, settled, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -17,7 +17,7 @@ const click = async (page: Page, target: string) => {
 async function open(who: string, path: string, words: string) {
   const page = await shop.page();
   const jobId = await shop.jobOf(who);
-  await page.goto(`${shop.url}/jobs/${jobId}/${path}`);
+  await visit(page, `${shop.url}/jobs/${jobId}/${path}`);
   await reads(page, words);
   return { page, jobId };
 }
@@ -216,7 +216,7 @@ describe('Bench', () => {
     await reads(page, 'The bench today');
     await click(page, '.tickets a:nth-child(2)');
     await find(page, '.rail');
-    await page.goto(`${shop.url}/jobs/${jobId}`);
+    await visit(page, `${shop.url}/jobs/${jobId}`);
     await page.waitForFunction(() => location.pathname.endsWith('/bench'));
   });
 });
@@ -323,10 +323,10 @@ describe('Handover', () => {
     await page.keyboard.press('8');
     await click(page, 'aria/Make revision 2[role="button"]');
     await reads(page, 'Revision 2', '.sheet-rows');
-    await page.goto(`${shop.url}/jobs/${jobId}/sheet/1`);
+    await visit(page, `${shop.url}/jobs/${jobId}/sheet/1`);
     await reads(page, 'There is a newer revision, 2.');
     expect(await pageText(page, '.sheet')).toContain('2760 g');
-    await page.goto(`${shop.url}/jobs/${jobId}/sheet/2`);
+    await visit(page, `${shop.url}/jobs/${jobId}/sheet/2`);
     await reads(page, '2800 g');
   });
 });

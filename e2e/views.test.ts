@@ -1,6 +1,6 @@
 import { AxePuppeteer } from '@axe-core/puppeteer';
 import type { Page } from 'puppeteer-core';
-import { find, pageText, reads } from './hands';
+import { find, pageText, reads, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -31,7 +31,7 @@ const VIEWS = [
 ] as const;
 
 async function open(page: Page, who: string | null, path: string, words: string) {
-  await page.goto(shop.url + (who ? `/jobs/${await shop.jobOf(who)}/${path}` : path));
+  await visit(page, shop.url + (who ? `/jobs/${await shop.jobOf(who)}/${path}` : path));
   await reads(page, words);
   await page.evaluate(() => document.fonts.ready);
 }
@@ -139,7 +139,7 @@ test('an empty shop says what to do first', async () => {
   const empty = await TestShop.open('empty');
   try {
     const page = await empty.page();
-    await page.goto(empty.url);
+    await visit(page, empty.url);
     await reads(page, 'No job yet.');
     await reads(page, 'A new job needs a name');
   } finally {

@@ -23,10 +23,15 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 // Every page is made from the database as it is now.
 export const dynamic = 'force-dynamic';
 
+const DIM_BEFORE_PAINT =
+  "try{document.documentElement.dataset.dim=localStorage.getItem('waffenrad.dim')==='yes'?'yes':'no'}catch{}";
+
 export default function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
+        {/* Before the first paint: a lane in the dark must not be lit up by a white screen. */}
+        <script dangerouslySetInnerHTML={{ __html: DIM_BEFORE_PAINT }} />
         <AppRouterCacheProvider>
           <Shell shop={loadShop()}>{children}</Shell>
         </AppRouterCacheProvider>

@@ -1,5 +1,5 @@
 'use client';
-import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ThemeProvider } from '@mui/material/styles';
 import type { Shop } from '@/core/job';
 import { theme } from '../theme/theme';
@@ -31,6 +31,10 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
   const [opened, open] = useState<Opened>(null);
   const [who, setWho] = useWho(shop.people);
   useKeys({ '/': () => open('find'), n: () => open('new'), '?': () => open('keys') });
+  useEffect(() => {
+    // From here on keys and taps are heard; what drives the page from outside waits for it.
+    document.documentElement.dataset.ready = 'yes';
+  }, []);
   const value = useMemo(() => ({ shop, who, setWho, open }), [shop, who, setWho]);
   const close = () => open(null);
   return (

@@ -34,9 +34,8 @@ export function TopTools() {
 function DimSwitch() {
   const [dim, setDim] = useState(false);
   useEffect(() => {
-    const on = window.localStorage.getItem(KEY) === 'yes';
-    document.documentElement.dataset.dim = on ? 'yes' : 'no';
-    setDim(on);
+    // Set before the first paint by the page itself.
+    setDim(document.documentElement.dataset.dim === 'yes');
   }, []);
   const flip = () => {
     document.documentElement.dataset.dim = dim ? 'no' : 'yes';
