@@ -19,6 +19,7 @@ const VIEWS = [
   ['bows', 'Noor', 'bow?part=choose', '1 of 12 in the shop fit'],
   ['module', 'Ilse', 'bow?part=module', 'Two cams carry a module'],
   ['limb bolts', 'Ilse', 'bow?part=bolts', 'Turning plan'],
+  ['draw force', 'Ilse', 'bow?part=force', 'What changes the speed'],
   ['kit', 'Ove', 'kit?slot=sight', 'does not fit'],
   ['bench', 'Ilse', 'bench', 'The way from here'],
   ['paper', 'Teodor', 'lane?part=paper', 'Papers so far'],

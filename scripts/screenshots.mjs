@@ -29,6 +29,7 @@ const VIEWS = [
   ['bow-choose', 'Noor', 'bow'],
   ['bow-module', 'Ilse', 'bow?part=module'],
   ['bow-bolts', 'Ilse', 'bow?part=bolts'],
+  ['bow-force', 'Ilse', 'bow?part=force'],
   ['kit', 'Ove', 'kit?slot=sight'],
   ['bench', 'Ilse', 'bench'],
   ['lane-paper', 'Teodor', 'lane'],

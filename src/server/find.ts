@@ -2,6 +2,7 @@ import { bowName } from '@/core/bow';
 import { db, type Db } from '@/data/db';
 import { allJobs, archerById } from '@/data/jobs';
 import { bowById } from '@/data/stock';
+import { closeness, fold } from './spelling';
 
 export interface Found {
   readonly jobId: string;
@@ -11,35 +12,27 @@ export interface Found {
   readonly about: string;
 }
 
-const fold = (text: string) =>
-  text
-    .normalize('NFD')
-    .replace(/\p{Diacritic}/gu, '')
-    .toLowerCase();
-
 const MOST = 12;
 
-/** Jobs by archer, phone, bow or ticket number; accents and case do not matter. */
+/**
+ * Jobs by archer, phone, bow or ticket number; accents and case do not matter, and a name may be
+ * a letter or two off. What is spelt as asked comes first.
+ */
 export function find(query: string, from: Db = db()): Found[] {
   const words = fold(query).split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
-  const found: Found[] = [];
-  for (const job of allJobs(from)) {
-    const archer = archerById(from, job.archerId)!;
-    const bow = job.bowId ? bowById(from, job.bowId) : null;
-    const about = bow ? bowName(bow) : 'no bow yet';
-    const text = fold(
-      [archer.name, archer.phone.replace(/\s/g, ''), archer.phone, about, job.number].join(' '),
-    );
-    if (!words.every((word) => text.includes(word))) continue;
-    found.push({
-      jobId: job.id,
-      number: job.number,
-      archerId: archer.id,
-      name: archer.name,
-      about,
-    });
-    if (found.length === MOST) break;
-  }
-  return found;
+  return allJobs(from)
+    .flatMap((job) => {
+      const archer = archerById(from, job.archerId)!;
+      const bow = job.bowId ? bowById(from, job.bowId) : null;
+      const about = bow ? bowName(bow) : 'no bow yet';
+      const { name, phone } = archer;
+      const text = fold([name, phone.replace(/\s/g, ''), phone, about, job.number].join(' '));
+      const off = closeness(words, text);
+      const found = { jobId: job.id, number: job.number, archerId: archer.id, name, about };
+      return off === null ? [] : [{ off, found }];
+    })
+    .sort((a, b) => a.off - b.off)
+    .slice(0, MOST)
+    .map(({ found }) => found);
 }

@@ -4,3 +4,4 @@ export * from './draw-weight';
 export * from './limb-bolts';
 export * from './weight-prior';
 export * from './bow-cover';
+export * from './growth-plan';

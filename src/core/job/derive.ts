@@ -1,4 +1,4 @@
-import { drawLengthSteps, launchSpeed, type BowRecord } from '../bow';
+import { drawLengthSteps, launchSpeed, type BowRecord, type LaunchSpeedInput } from '../bow';
 import { checkKit, itemOf, type Finding, type Kit, type KitContext } from '../kit';
 import {
   bowCover,
@@ -140,13 +140,14 @@ function peakGoal(snapshot: JobSnapshot, fitWeight: DrawWeightResult) {
   };
 }
 
-function predictedSpeed(context: BuildContext) {
+/** What the speed model takes of this job: measured where it is, else wanted; null when something is missing. */
+export function speedInput(context: BuildContext): LaunchSpeedInput | null {
   const { bow, history, kit } = context;
   const peak = latest(history, 'peakWeight')?.si ?? context.peakTargetN;
   const length = latest(history, 'drawLength')?.si ?? context.moduleStepMm;
   const arrow = latest(history, 'arrowMass')?.si ?? itemOf(kit, 'arrows')?.massG ?? null;
   if (!bow || peak === null || length === null || arrow === null) return null;
-  const answer = launchSpeed({
+  return {
     bow,
     setting: { drawLengthMm: mm(length), peakN: newton(peak) },
     arrowG: gram(arrow),
@@ -155,8 +156,13 @@ function predictedSpeed(context: BuildContext) {
       { massG: gram(0.4), fromNockMm: mm(0) },
       { massG: gram(itemOf(kit, 'peep')?.massG ?? 0.8), fromNockMm: mm(150) },
     ],
-  });
-  return answer.ok
+  };
+}
+
+function predictedSpeed(context: BuildContext) {
+  const input = speedInput(context);
+  const answer = input && launchSpeed(input);
+  return answer?.ok
     ? { speedMps: answer.speedMps, sigmaMps: answer.speedMps * RATING_SPEED_SIGMA }
     : null;
 }

@@ -71,6 +71,20 @@ export const bow = {
   limit: (turns: string) => `limit ${turns}`,
   hardStop: (turns: string) =>
     `Hard stop at ${turns} out. Past it the limb can leave its pocket under load.`,
+  force: 'Draw force',
+  forceMissing:
+    'The curve needs a setting, a weight and an arrow: set the module, draw a trial, choose arrows.',
+  chartDrawn: (unit: string) => `drawn from the brace, ${unit}`,
+  peak: 'Peak weight',
+  holding: (percent: number) => `Holding weight, ${percent} % let off`,
+  stored: 'Stored energy',
+  inArrow: 'In the arrow',
+  efficiency: 'Efficiency, by the rating',
+  speed: 'Predicted speed',
+  whatChanges: 'What changes the speed',
+  aPound: 'a pound more weight',
+  halfAnInch: 'half an inch more draw',
+  aGram: 'a gram more arrow',
   noLimit:
     'No turn limit is known for this bow. It is weighed as it is, and its bolts are not turned until the maker’s manual gives the limit.',
   standAt: 'Both bolts stand at, turns out',
@@ -93,6 +107,10 @@ export const bow = {
       `From ${n} ${n === 1 ? 'weighing' : 'weighings'} of this bow: about ${perTurn} a turn here. Half the turns is not half the range.`,
     unlearned: (perTurn: string) =>
       `No weighing yet: the catalogue’s range spread evenly, ${perTurn} a turn, and that is only a first guess.`,
+    force:
+      'The curve is the model’s for this cam’s character, not a log of this bow; the draw board is right.',
+    rating:
+      'Efficiency comes from the bow’s rated speed; the ± is one σ of a speed predicted from a rating alone, 2.5 %, a shop rule.',
     order:
       'Upper, lower, at most two turns before changing over: the limbs stay even, the riser unstrained.',
   },
@@ -101,6 +119,8 @@ export const bow = {
     limit: (turns: string) =>
       `Never past ${turns} out, printed on the limb or in the manual. If they disagree, the smaller counts.`,
     key: 'Key started at 12 or 6 o’clock, so that the turns are counted right.',
+    lightArrow:
+      'Speed bought with a light arrow is paid by the limbs: under 5 grains a pound it is like a dry fire.',
     dryFire: 'Weigh slowly through the peak and let down slowly. Never let the string go.',
     unequal: 'Upper and lower bolt stand apart. Bring them to the same turns before anything else.',
     manual: 'The maker’s manual comes before anything said here.',

@@ -32,7 +32,11 @@ export const fit = {
   howItWent: 'How it went',
   sayHow: 'Say how it went: smooth, strained or failed.',
   growth: 'Room to grow',
-  holding: 'Holding weight',
+  holdingNow: (holding: string, peak: string, percent: number) =>
+    `At ${peak} they hold ${holding} at the wall, ${percent} % let off.`,
+  noRoom: (top: string) => `The limbs end at ${top}: no room above the start.`,
+  holdTest: (test: string, top: string) =>
+    `Earliest days, from handover on. Each step only after the hold test: ${test}. The limbs go to ${top}.`,
   because: {
     weighs: (method: string, sigma: string) =>
       `${method} weighs most: one reading of it is good to about ${sigma}.`,

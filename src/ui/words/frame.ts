@@ -38,7 +38,7 @@ export const frame = {
   findTitle: 'Find a job',
   findLabel: 'Name, phone, bow or ticket number',
   findNothing: (text: string) => `Nothing found for “${text}”. Try part of the name or the phone.`,
-  findHint: 'Accents and capitals do not matter.',
+  findHint: 'Accents and capitals do not matter; a letter off is found too.',
   ticket: (n: number) => `ticket ${n}`,
   newTitle: 'New job',
   newName: 'The archer’s name',

@@ -1,5 +1,5 @@
 'use client';
-import { bowName, moduleLabel } from '@/core/bow';
+import { moduleLabel } from '@/core/bow';
 import { toQuarterTurns } from '@/core/fit';
 import { limbBoltAdvice, standingTurns } from '@/core/job';
 import { latest } from '@/core/route';
@@ -10,11 +10,12 @@ import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
 import { bow as w } from '../../words';
 
-export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' }) {
+export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' | 'force' }) {
   const { snapshot, derived } = useJob();
   const { href } = useStage();
   const { bow, shop } = snapshot;
   const toGo = useToGo();
+  const predicted = derived.context.predictedSpeed;
   if (!bow)
     return (
       <Parts
@@ -33,7 +34,7 @@ export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' }
           id: 'choose',
           name: w.choose,
           href: href('bow', { part: 'choose' }),
-          value: bowName(bow),
+          value: bow.model,
         },
         {
           id: 'module',
@@ -46,6 +47,14 @@ export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' }
           name: w.bolts,
           href: href('bow', { part: 'bolts' }),
           value: <WithFractions text={toGo} />,
+        },
+        {
+          id: 'force',
+          name: w.force,
+          href: href('bow', { part: 'force' }),
+          value: predicted
+            ? write(predicted.speedMps, 'speed', shop.units, { decimals: 0 })
+            : w.none,
         },
       ]}
     />

@@ -3,6 +3,7 @@ import type { BowRecord } from '@/core/bow';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { ChooseBow } from './ChooseBow';
+import { DrawForce } from './DrawForce';
 import { LimbBolts } from './LimbBolts';
 import { SetModule } from './SetModule';
 
@@ -13,6 +14,7 @@ export function BowStage({ bows }: { bows: readonly BowRecord[] }) {
   const wanted = at('part') ?? PART_OF_STEP[at('step') ?? ''];
   if (!snapshot.bow || wanted === 'choose') return <ChooseBow bows={bows} />;
   if (wanted === 'bolts') return <LimbBolts bow={snapshot.bow} />;
+  if (wanted === 'force') return <DrawForce bow={snapshot.bow} />;
   if (wanted === 'module') return <SetModule bow={snapshot.bow} />;
   return <FirstOpen bow={snapshot.bow} />;
 }

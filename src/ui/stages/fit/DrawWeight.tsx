@@ -1,13 +1,14 @@
 'use client';
 import { useRef } from 'react';
 import Button from '@mui/material/Button';
-import { priorMedianN, type TrialOutcome } from '@/core/fit';
+import type { BowRecord } from '@/core/bow';
+import { growthPlan, HOLD_TEST, priorMedianN, type TrialOutcome } from '@/core/fit';
 import { archerCautions, readOptionsFor, weightTrials } from '@/core/job';
 import { write } from '@/core/units';
 import { WeightCurve } from '../../drawings/WeightCurve';
 import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
-import { whenText } from '../../fields/dates';
+import { plainDay, whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { fit as w } from '../../words';
@@ -60,6 +61,7 @@ export function DrawWeight() {
               ))}
               {rows.length === 0 && <li className="soft">{w.noTrial}</li>}
             </ul>
+            {trials.length > 0 && snapshot.bow && <Growth bow={snapshot.bow} />}
           </section>
           <MeasureField
             label={w.trialLabel}
@@ -99,6 +101,37 @@ export function DrawWeight() {
           ...archerCautions(snapshot),
         ]}
       />
+    </>
+  );
+}
+
+/** What the bow leaves room for: holding weight now, and two pounds a fortnight from handover on. */
+function Growth({ bow }: { bow: BowRecord }) {
+  const { snapshot, derived } = useJob();
+  const { shop, job, today } = snapshot;
+  const peakN = derived.context.peakTargetN;
+  if (peakN === null) return null;
+  const say = (n: number) => write(n, 'force', shop.units, { decimals: 0 });
+  const plan = growthPlan(peakN, bow.maxPeakN, job.promisedDay ?? today);
+  return (
+    <>
+      <h3 className="block-title growth-title">{w.growth}</h3>
+      <p>{w.holdingNow(say(peakN * (1 - bow.letOff)), say(peakN), Math.round(bow.letOff * 100))}</p>
+      {plan.length === 0 ? (
+        <p className="soft">{w.noRoom(say(bow.maxPeakN))}</p>
+      ) : (
+        <>
+          <ol className="rows growth-rows">
+            {plan.map((step) => (
+              <li key={step.day}>
+                <span className="figure">{plainDay(step.day)}</span>
+                <b className="figure">{say(step.peakN)}</b>
+              </li>
+            ))}
+          </ol>
+          <p className="small soft">{w.holdTest(HOLD_TEST, say(bow.maxPeakN))}</p>
+        </>
+      )}
     </>
   );
 }
