@@ -50,6 +50,39 @@ describe('Fit', () => {
   });
 });
 
+describe('Fit, further', () => {
+  test('another school for one job moves the arm span, and says whose it is', async () => {
+    const { page, jobId } = await open('Casimir', 'fit', '2 methods agree');
+    const span = async () => /arm span ([\d /]+) in/.exec(await pageText(page, '.drawing'))![1]!;
+    const before = await span();
+    await click(page, 'aria/loop counts[role="button"]');
+    await settled(page);
+    expect(await span()).not.toBe(before);
+    await reads(page, 'Loop counts is on (for this job)', '.margin');
+    expect((await shop.snapshot(jobId)).job.loopCounts).toBe(true);
+    await page.keyboard.press('z');
+    await reads(page, 'Loop counts is off (shop setting)', '.margin');
+    expect(await span()).toBe(before);
+  });
+
+  test('room to grow: two pounds a fortnight, holding weight, hold test', async () => {
+    const { page } = await open('Ilse', 'fit?part=weight', 'Room to grow');
+    await reads(page, 'they hold 8 lb at the wall, 80 % let off');
+    const rows = await page.$$eval('.growth-rows li', (nodes) => nodes.map((n) => n.innerText));
+    expect(rows.length).toBeGreaterThan(3);
+    expect(rows[0]!.replace(/\s+/g, ' ')).toMatch(/^[A-Z][a-z]{2} \d+ [A-Z][a-z]{2} 44 lb$/);
+    await reads(page, '12 arrows, no lifting to the sky');
+  });
+
+  test('a name a letter off is found', async () => {
+    const page = await shop.page();
+    await visit(page, shop.url);
+    await page.keyboard.press('/');
+    await page.type('#find', 'marand');
+    await reads(page, 'Ilse Maarand', '.found');
+  });
+});
+
 describe('Bow', () => {
   test('one that does not cover the fit is taken only with a reason, and can be put back', async () => {
     const { page, jobId } = await open('Noor', 'bow?part=choose', '1 of 12 in the shop fit');
@@ -106,6 +139,23 @@ describe('Bow', () => {
     expect(plan).toContain('weigh again');
     await find(page, '.chart .apexcharts-series path');
     await reads(page, 'expected', '.work');
+  });
+});
+
+describe('Draw force', () => {
+  test('says what is held, stored and carried, and what changes the speed', async () => {
+    const { page } = await open('Ilse', 'bow?part=force', 'What changes the speed');
+    await find(page, '.chart .apexcharts-series path');
+    const text = await pageText(page, '.work');
+    expect(text).toMatch(/Holding weight, 80 % let off 8\.\d lb/);
+    expect(text).toMatch(/Stored energy \d+\.\d J/);
+    expect(text).toMatch(/a pound more weight \+\d\.\d fps/);
+    expect(text).toMatch(/a gram more arrow −\d\.\d fps/);
+  });
+
+  test('says what is missing where it cannot be told', async () => {
+    const { page } = await open('Casimir', 'bow?part=force', 'The curve needs a setting');
+    expect(await page.$('.chart')).toBeNull();
   });
 });
 

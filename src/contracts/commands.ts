@@ -31,6 +31,7 @@ export const ArcherAnswers = Type.Object(
 export const JobAnswers = Type.Object(
   {
     purpose: OneOf('target', 'field', 'threeD', 'hunting'),
+    loopCounts: NullOr<boolean>({ type: 'boolean' }),
     furthestM: NullOr<number>({ type: 'number', minimum: 5, maximum: 150 }),
     lowLight: Type.Boolean(),
     electronicsForbidden: Type.Boolean(),

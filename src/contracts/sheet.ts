@@ -80,6 +80,7 @@ export const SheetSchema = Type.Object(
     fit: Type.Object(
       {
         drawLengthMm: OrNull(Type.Number(), 'Consensus of the readings, mm'),
+        loopCounts: Type.Boolean({ description: 'The school: arm span less the loop' }),
         drawLengthText: OrNull(Type.String(), 'The same in the shop’s units'),
         readings: Type.Array(
           Type.Object({ method: Type.String(), entered: Type.String(), si: Type.Number() }, strict),

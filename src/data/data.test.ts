@@ -91,6 +91,7 @@ const JOB: Job = {
   notes: 'line\nbreak',
   bowId: 'test-31-r',
   bowReason: 'short: grows',
+  loopCounts: true,
   moduleStepMm: 698.5,
   moduleReason: 'so',
   peakTargetN: 200.5,
@@ -228,6 +229,12 @@ describe('rows and records', () => {
     expect(itemById(db, 'sight-test')).toEqual(anItem('sight', { electronics: true }));
     const { jobId: _job, itemId: _item, ...rest } = part;
     expect(partsOf(db, 'j1')).toEqual([{ ...rest, item: anItem('sight', { electronics: true }) }]);
+  });
+  test('a yes or no that may also be open comes back as it went', () => {
+    for (const loopCounts of [true, false, null])
+      expect(jobMapping.fromRow(jobMapping.toRow({ ...JOB, loopCounts })).loopCounts).toBe(
+        loopCounts,
+      );
   });
   test('a field that is missing is a fault, never NULL in silence', () => {
     const { phone: _phone, ...without } = ARCHER;

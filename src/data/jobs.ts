@@ -1,6 +1,6 @@
 import type { Archer, Job, JobPart } from '@/core/job';
 import type { Db } from './db';
-import { boolean, plain, RowMapping } from './mapping';
+import { boolean, booleanOrNull, plain, RowMapping } from './mapping';
 import { itemById } from './stock';
 
 export const archerMapping = new RowMapping<Archer>('archer', {
@@ -36,6 +36,7 @@ export const jobMapping = new RowMapping<Job>('job', {
   notes: plain('notes'),
   bowId: plain('bowId'),
   bowReason: plain('bowReason'),
+  loopCounts: booleanOrNull('loopCounts'),
   moduleStepMm: plain('moduleStepMm'),
   moduleReason: plain('moduleReason'),
   peakTargetN: plain('peakTargetN'),

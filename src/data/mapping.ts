@@ -4,12 +4,19 @@ import type { Db } from './db';
 export interface Column {
   readonly column: string;
   readonly as: 'plain' | 'boolean' | 'json';
+  /** A boolean that may also be NULL. */
+  readonly orNull?: boolean;
 }
 
 const snake = (field: string) => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
 
 export const plain = (field: string): Column => ({ column: snake(field), as: 'plain' });
 export const boolean = (field: string): Column => ({ column: snake(field), as: 'boolean' });
+export const booleanOrNull = (field: string): Column => ({
+  column: snake(field),
+  as: 'boolean',
+  orNull: true,
+});
 export const json = (field: string): Column => ({ column: `${snake(field)}_json`, as: 'json' });
 
 type Row = Record<string, unknown>;
@@ -34,9 +41,10 @@ export class RowMapping<T extends object> {
 
   toRow(record: T): Row {
     return Object.fromEntries(
-      this.entries.map(([field, { column, as }]) => {
+      this.entries.map(([field, { column, as, orNull }]) => {
         const value = record[field];
         if (value === undefined) throw new Error(`${this.table}.${field} is missing`);
+        if (orNull && value === null) return [column, null];
         if (as === 'boolean') return [column, value ? 1 : 0];
         return [column, as === 'json' ? JSON.stringify(value) : value];
       }),
@@ -45,8 +53,9 @@ export class RowMapping<T extends object> {
 
   fromRow(row: unknown): T {
     return Object.fromEntries(
-      this.entries.map(([field, { column, as }]) => {
+      this.entries.map(([field, { column, as, orNull }]) => {
         const value = (row as Row)[column];
+        if (orNull && value === null) return [field, null];
         if (as === 'boolean') return [field, value === 1];
         return [field, as === 'json' ? JSON.parse(value as string) : value];
       }),

@@ -195,6 +195,7 @@ export const aSnapshot = (
     notes: '',
     bowId: null,
     bowReason: '',
+    loopCounts: null,
     moduleStepMm: null,
     moduleReason: '',
     peakTargetN: null,

@@ -92,13 +92,18 @@ const mmOrNull = (value: number | null | undefined) =>
 const newtonOrNull = (value: number | null | undefined) =>
   value === null || value === undefined ? null : newton(value);
 
-function fitDrawLength({ fitReadings, shop, bow }: JobSnapshot): DrawLengthResult | null {
+/** Whether the loop counts for this job: its own school, else the shop's. */
+export const loopCounts = ({ job, shop }: Pick<JobSnapshot, 'job' | 'shop'>): boolean =>
+  job.loopCounts ?? shop.loopCounts;
+
+function fitDrawLength(snapshot: JobSnapshot): DrawLengthResult | null {
+  const { fitReadings, bow } = snapshot;
   const readings = fitReadings.filter((r) => r.key !== 'weightTrial') as (FitReading & {
     key: DrawLengthReading['method'];
   })[];
   return drawLength(
     readings.map((reading) => ({ method: reading.key, valueMm: mm(reading.si) })),
-    { loopCounts: shop.loopCounts, moduleStepsMm: bow ? drawLengthSteps(bow) : [] },
+    { loopCounts: loopCounts(snapshot), moduleStepsMm: bow ? drawLengthSteps(bow) : [] },
   );
 }
 

@@ -78,6 +78,20 @@ describe('what is computed for a job', () => {
     expect(plain.fitLength!.drawLengthMm - school.fitLength!.drawLengthMm).toBeCloseTo(12.7, 9);
   });
 
+  test('a job may follow another school than its shop', () => {
+    const fitReadings = [aFitReading(1, 'armSpan', 1750)];
+    const length = (own: boolean | null, shop: boolean) =>
+      derive(
+        aSnapshot({
+          job: { loopCounts: own },
+          rest: { fitReadings, shop: aShop({ loopCounts: shop }) },
+        }),
+      ).fitLength!.drawLengthMm;
+    expect(length(null, true)).toBeCloseTo(700 - 12.7, 9);
+    expect(length(false, true)).toBeCloseTo(700, 9);
+    expect(length(true, false)).toBeCloseTo(700 - 12.7, 9);
+  });
+
   test('speed is predicted from what is measured, else from what is wanted', () => {
     const planned = derive(
       aSnapshot({ rest: { fitReadings: A_FIT, bow: aBow(), parts: FULL_KIT } }),

@@ -52,6 +52,8 @@ export interface Job {
   readonly bowId: string | null;
   /** Why a bow that does not cover the fit was taken all the same; empty where it covers it. */
   readonly bowReason: string;
+  /** The school of the draw length for this job; null follows the shop. */
+  readonly loopCounts: boolean | null;
   /** The technician's own module step and peak weight, overruling the fit, with reasons. */
   readonly moduleStepMm: number | null;
   readonly moduleReason: string;

@@ -3,6 +3,7 @@ import { methodEntry } from '../fit';
 import {
   HANDOVER_CAUTIONS,
   jobMarks,
+  loopCounts,
   markDistances,
   openWork,
   stageStates,
@@ -70,6 +71,8 @@ export interface SheetDocument {
   readonly fit: {
     readonly drawLengthMm: number | null;
     readonly drawLengthText: string | null;
+    /** The school: whether arm span was taken less the loop. */
+    readonly loopCounts: boolean;
     readonly readings: readonly {
       readonly method: string;
       readonly entered: string;
@@ -176,10 +179,11 @@ export function sheetDocument(
   };
 }
 
-function fitPart({ fitReadings, shop }: JobSnapshot, { fitLength, fitWeight }: JobDerived) {
+function fitPart({ fitReadings, job, shop }: JobSnapshot, { fitLength, fitWeight }: JobDerived) {
   const trials = fitReadings.filter((reading) => reading.key === 'weightTrial');
   return {
     drawLengthMm: fitLength?.drawLengthMm ?? null,
+    loopCounts: loopCounts({ job, shop }),
     drawLengthText: fitLength ? write(fitLength.drawLengthMm, 'length', shop.units) : null,
     readings: fitReadings.flatMap(({ key, entered, si }) =>
       key === 'weightTrial' ? [] : [{ method: methodEntry(key).name, entered, si }],

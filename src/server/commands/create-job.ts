@@ -55,6 +55,7 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       notes: '',
       bowId: null,
       bowReason: '',
+      loopCounts: null,
       moduleStepMm: null,
       moduleReason: '',
       peakTargetN: null,

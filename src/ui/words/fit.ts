@@ -12,6 +12,12 @@ export const fit = {
   emptyRuler: 'The first reading draws its estimate here, with how far it may be off.',
   readings: 'Readings',
   measure: (method: string) => `Measure ${method.toLowerCase()}`,
+  school: 'Arm span and the loop, for this job',
+  schools: (shop: boolean) =>
+    [
+      { id: 'shop', name: shop ? 'as the shop: counts' : 'as the shop: span ÷ 2.5' },
+      { id: 'own', name: shop ? 'span ÷ 2.5' : 'loop counts' },
+    ] as const,
   notYet: 'not yet',
   module: (label: string) => `module ${label}`,
   step: 'step',
@@ -40,10 +46,8 @@ export const fit = {
   because: {
     weighs: (method: string, sigma: string) =>
       `${method} weighs most: one reading of it is good to about ${sigma}.`,
-    school: (on: boolean, other: string) =>
-      on
-        ? `Loop counts is on (shop setting). Without it arm span would say ${other}.`
-        : `Loop counts is off (shop setting). With it arm span would say ${other}.`,
+    school: (on: boolean, own: boolean, other: string) =>
+      `Loop counts is ${on ? 'on' : 'off'} (${own ? 'for this job' : 'shop setting'}). ${on ? 'Without' : 'With'} it arm span would say ${other}.`,
     moduleDown: (step: string, rest: string, twists: string) =>
       `Module ${step}: nearest step, too long counting half as much again. ${rest} is left, about ${twists}.`,
     moduleExact: (step: string) => `Module ${step}: the archer stands on it.`,

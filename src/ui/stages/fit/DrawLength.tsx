@@ -9,10 +9,11 @@ import {
   type DrawLengthMethod,
   type DrawLengthReading,
 } from '@/core/fit';
-import { readOptionsFor, archerCautions, type FitReading } from '@/core/job';
+import { archerCautions, loopCounts, readOptionsFor, type FitReading } from '@/core/job';
 import { mm, writeSpread } from '@/core/units';
 import { DrawLengthRuler } from '../../drawings/DrawLengthRuler';
 import { WithFractions } from '../../fields/Figure';
+import { Choice } from '../../fields/Choice';
 import { MeasureField } from '../../fields/MeasureField';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
@@ -32,7 +33,7 @@ export function DrawLength() {
   const [typed, setTyped] = useState<number | null>(null);
   // While a number is typed the picture already shows where it would lead.
   const result =
-    typed === null ? derived.fitLength : withReading(taken, method, typed, shop.loopCounts);
+    typed === null ? derived.fitLength : withReading(taken, method, typed, loopCounts(snapshot));
   const module = derived.context.moduleStepMm;
   return (
     <>
@@ -76,6 +77,7 @@ export function DrawLength() {
                 />
               ))}
             </ul>
+            <School />
           </section>
           <MeasureField
             key={method}
@@ -107,6 +109,28 @@ export function DrawLength() {
         ]}
       />
     </>
+  );
+}
+
+/** The shop's school, or the other one for this archer. */
+function School() {
+  const { snapshot, send } = useJob();
+  const { job, shop } = snapshot;
+  const own = job.loopCounts !== null && job.loopCounts !== shop.loopCounts;
+  return (
+    <div className="school">
+      <Choice
+        label={w.school}
+        value={own ? 'own' : 'shop'}
+        options={w.schools(shop.loopCounts)}
+        onChange={(value) =>
+          void send({
+            name: 'setAnswers',
+            job: { loopCounts: value === 'own' ? !shop.loopCounts : null },
+          })
+        }
+      />
+    </div>
   );
 }
 

@@ -1,13 +1,13 @@
 import type { ReactNode } from 'react';
 import { drawLength, methodEntry, type DrawLengthReading } from '@/core/fit';
-import type { JobDerived, JobSnapshot } from '@/core/job';
+import { loopCounts, type JobDerived, type JobSnapshot } from '@/core/job';
 import { mm, write, type Mm } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { fit as w } from '../../words';
 
 /** Why the draw length is what it is: the heaviest method, the school, the module. */
 export function lengthReasons(
-  { fitReadings, shop, bow }: JobSnapshot,
+  { fitReadings, job, shop, bow }: JobSnapshot,
   { fitLength }: JobDerived,
   loopMm: Mm,
 ): ReactNode[] {
@@ -34,11 +34,12 @@ export function lengthReasons(
   } else if (!bow) list.push(w.because.noBow);
   const spans = fitReadings.filter((reading) => reading.key === 'armSpan');
   if (spans.length > 0) {
+    const on = loopCounts({ job, shop });
     const other = drawLength(
       spans.map((reading): DrawLengthReading => ({ method: 'armSpan', valueMm: mm(reading.si) })),
-      { loopCounts: !shop.loopCounts, loopMm },
+      { loopCounts: !on, loopMm },
     )!;
-    list.push(w.because.school(shop.loopCounts, say(other.drawLengthMm)));
+    list.push(w.because.school(on, job.loopCounts !== null, say(other.drawLengthMm)));
   }
   return list.map((text) => <WithFractions key={text} text={text} />);
 }
