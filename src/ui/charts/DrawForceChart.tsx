@@ -16,29 +16,34 @@ export function DrawForceChart({ curve, shop }: { curve: ForceCurve; shop: ShopU
     x: Math.round((drawnMm / perLength) * 100) / 100,
     y: Math.round((forceN / perForce) * 10) / 10,
   }));
+  // Whole steps, so that no label is a rounded one.
+  const step = shop.length === 'mm' ? 50 : 2;
+  const end = Math.ceil(points.at(-1)!.x / step) * step;
+  const grid = shop.force === 'N' ? 50 : 10;
+  const top = Math.ceil(((curve.peakN / perForce) * 1.05) / grid) * grid;
   const options: ApexOptions = {
     ...chartBase,
     stroke: { width: 2.5, curve: 'straight' },
-    fill: { type: 'solid', opacity: 0.14 },
     colors: ['var(--petrol)'],
     xaxis: {
       type: 'numeric',
       min: 0,
-      max: points.at(-1)!.x,
-      tickAmount: 8,
+      max: end,
+      tickAmount: end / step,
       title: { text: w.chartDrawn(shop.length === 'mm' ? 'mm' : 'in') },
       labels: { formatter: (value) => String(Math.round(Number(value))) },
     },
     yaxis: {
       min: 0,
-      tickAmount: 4,
+      max: top,
+      tickAmount: top / grid > 8 ? 5 : top / grid,
       labels: { formatter: (value) => `${Math.round(value)} ${shop.force}` },
     },
   };
   return (
     <div className="chart" role="img" aria-label={w.force}>
       <Chart
-        type="area"
+        type="line"
         height={250}
         options={options}
         series={[{ name: w.force, data: points }]}

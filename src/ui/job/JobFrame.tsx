@@ -64,10 +64,7 @@ function JobTop() {
           <b>{job.promisedDay ? dayText(job.promisedDay, snapshot.today) : frame.noDate}</b>
         </span>
         <span className="wide-only">
-          {frame.package}{' '}
-          <b className="figure" data-over={over}>
-            {writeMoney(total)}
-          </b>
+          {frame.package} <b data-over={over}>{writeMoney(total)}</b>
           {job.budgetCents !== null && <> {frame.ofBudget(writeMoney(job.budgetCents))}</>}
         </span>
         <TopTools />

@@ -1,7 +1,7 @@
 'use client';
 import { speedSensitivity, type BowRecord } from '@/core/bow';
 import { RATING_SPEED_SIGMA, speedInput } from '@/core/job';
-import { write } from '@/core/units';
+import { figureText, write, writeParts } from '@/core/units';
 import { DrawForceChart } from '../../charts/DrawForceChart';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -16,6 +16,7 @@ export function DrawForce({ bow }: { bow: BowRecord }) {
   const answer = input && speedSensitivity(input);
   const speed = (mps: number, signed = false) =>
     write(mps, 'speed', units, { signed, decimals: units.speed === 'fps' ? 1 : 2 });
+  const bare = (mps: number) => figureText(writeParts(mps, 'speed', units));
   const rows: [string, string][] =
     input && answer?.ok
       ? [
@@ -24,7 +25,10 @@ export function DrawForce({ bow }: { bow: BowRecord }) {
           [w.stored, `${answer.storedEnergyJ.toFixed(1)} J`],
           [w.inArrow, `${answer.arrowEnergyJ.toFixed(1)} J`],
           [w.efficiency, `${(answer.efficiency * 100).toFixed(0)} %`],
-          [w.speed, `${speed(answer.speedMps)} ± ${speed(answer.speedMps * RATING_SPEED_SIGMA)}`],
+          [
+            w.speed,
+            `${bare(answer.speedMps)} ± ${write(answer.speedMps * RATING_SPEED_SIGMA, 'speed', units)}`,
+          ],
         ]
       : [];
   return (
