@@ -123,7 +123,6 @@ function GroupWork({ radiusMm }: { radiusMm: number }) {
             {w.wider}
           </Button>
         </div>
-        <TypedHit onHit={(hit) => setHits([...hits, hit])} />
         {answer && <Judgement answer={answer} />}
         <Button
           variant="contained"
@@ -135,6 +134,7 @@ function GroupWork({ radiusMm }: { radiusMm: number }) {
         <p className="field-error" role={trouble ? 'alert' : undefined}>
           {trouble}
         </p>
+        <TypedHit onHit={(hit) => setHits([...hits, hit])} />
       </div>
     </div>
   );
