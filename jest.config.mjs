@@ -19,7 +19,11 @@ const shared = {
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/var'],
 };
 
+/** A slow machine is no fault: hung tests alone are to be ended. */
+const testTimeout = 120_000;
+
 export default {
+  testTimeout,
   projects: [
     {
       ...shared,

@@ -1,4 +1,5 @@
 import type { Db } from '@/data/db';
+import { N_PER_POUND } from '@/core/units';
 import { M, Scene, T, type At, type Day } from './scene';
 
 export function minorInFit(
@@ -35,7 +36,8 @@ export function minorInFit(
   )
     .take('armSpan', '58 1/4')
     .take('wallToMouth', '25 1/2')
-    .trial('18#', 'smooth')
+    .trial('18#', 'smooth', '12.4')
+    .look('25', { bowArm: 'right', elbow: 'right', shoulders: 'right', lean: 'tooLong' })
     .leave('fit');
 }
 
@@ -52,11 +54,14 @@ export function waiting(db: Db, at: At, day: Day): void {
         experience: 'regular',
         build: 'strong',
         eyesight: 'glasses for far',
+        release: 'index',
       },
       job: {
         purpose: 'hunting',
         furthestM: 40,
         lowLight: true,
+        legalMinimumN: 45 * N_PER_POUND,
+        legalPlace: 'where she hunts, abroad',
         budgetCents: 230000,
         promisedDay: day(8),
       },
@@ -107,6 +112,8 @@ export function choosingKit(db: Db, at: At, day: Day): void {
         experience: 'regular',
         build: 'medium',
         injury: 'right shoulder, two years ago',
+        release: 'thumb',
+        eyeHandling: 'closeEye',
       },
       job: {
         purpose: 'target',
@@ -120,6 +127,8 @@ export function choosingKit(db: Db, at: At, day: Day): void {
   )
     .take('armSpan', '70 3/4')
     .take('wallToMouth', '28')
+    .take('eyeTest', '', { choice: 'left' })
+    .take('eyeTest', '', { choice: 'left' })
     .trial('25#', 'smooth')
     .trial('30#', 'smooth')
     .bow('wellenlaeufer-r')
@@ -133,7 +142,7 @@ export function choosingKit(db: Db, at: At, day: Day): void {
 
 export function settingTheBow(db: Db, at: At, day: Day): void {
   at(-1, '17:00');
-  new Scene(
+  const scene = new Scene(
     db,
     {
       archer: {
@@ -143,6 +152,7 @@ export function settingTheBow(db: Db, at: At, day: Day): void {
         dominantEye: 'right',
         experience: 'regular',
         build: 'strong',
+        release: 'backTension',
       },
       job: {
         purpose: 'target',
@@ -153,10 +163,26 @@ export function settingTheBow(db: Db, at: At, day: Day): void {
       },
     },
     M,
-  )
+  );
+  scene
     .take('fittingBow', '27 1/8')
     .take('armSpan', '72 3/4')
-    .trial('50#', 'smooth')
+    .trial('50#', 'smooth', '14.0')
+    .do({ name: 'startDrawOff', bowIds: ['grauspecht-34-r', 'grauspecht-36-r', 'granit-35-r'] })
+    .compare('grauspecht-36-r', 'granit-35-r', {
+      grip: 'grauspecht-36-r',
+      draw: 'grauspecht-36-r',
+      wall: 'granit-35-r',
+      quiet: 'grauspecht-36-r',
+      hold: null,
+    })
+    .compare('grauspecht-34-r', 'grauspecht-36-r', {
+      grip: null,
+      draw: 'grauspecht-36-r',
+      wall: null,
+      quiet: 'grauspecht-34-r',
+      hold: 'grauspecht-36-r',
+    })
     .bow('grauspecht-36-r')
     .take('peakWeight', '61', { entered2: '0' })
     .leave('bow');
@@ -181,5 +207,10 @@ export function justMet(db: Db, at: At, day: Day): void {
       },
     },
     T,
-  ).leave('meet');
+  )
+    .take('fittingBow', '26 3/8')
+    .take('oldPeak', '47#')
+    .take('oldHolding', '11.5#')
+    .take('oldPeepToPin', '29 1/4')
+    .leave('meet');
 }

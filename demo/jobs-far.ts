@@ -45,6 +45,7 @@ export function finished(db: Db, at: At, day: Day): void {
   bench(scene, {
     arrowMass: '380gr',
     restFitted: '',
+    launcherSet: '',
     sightFitted: '',
     sightBase: '3',
     nockHeight: '1mm',
@@ -68,11 +69,12 @@ export function finished(db: Db, at: At, day: Day): void {
     holdingWeight: '11',
     peepTrueHeight: '120mm',
     peepToPin: '30',
+    downCableFound: '',
     restCord: '1/2',
     vaneClearance: '',
     peepRotation: '',
   });
-  scene.take('paperTear', '2', { entered2: '3' }).take('arrowSpeed', '221');
+  scene.take('paperTear', '2', { entered2: '3' }).take('cordTied').take('arrowSpeed', '221');
   scene.do({
     name: 'takeGroup',
     distance: '18 m',
@@ -116,7 +118,19 @@ export function stale(db: Db, at: At, day: Day): void {
     T,
   );
   scene.take('armSpan', '68').take('wallToMouth', '27 1/2').take('markedArrow', '25 7/8');
-  scene.trial('35#', 'smooth').trial('40#', 'smooth').trial('45#', 'smooth');
+  scene
+    .trial('35#', 'smooth', '15.2')
+    .trial('40#', 'smooth', '12.0')
+    .trial('45#', 'smooth', '9.6')
+    .look('27 1/2', {
+      bowArm: 'right',
+      elbow: 'right',
+      shoulders: 'right',
+      lean: 'right',
+      anchor: 'right',
+      stringToNose: 'right',
+      head: 'right',
+    });
   at(-3, '15:00');
   scene.bow('fjordling-31-r').do({
     name: 'setGoal',
@@ -142,6 +156,7 @@ export function stale(db: Db, at: At, day: Day): void {
   bench(scene, {
     arrowMass: '379gr',
     restFitted: '',
+    launcherSet: '',
     nockHeight: '1mm',
     centreShot: '13/16',
     loop: '1/2',
@@ -164,8 +179,10 @@ export function stale(db: Db, at: At, day: Day): void {
     holdingWeight: '8.6',
     peepTrueHeight: '118mm',
     peepToPin: '29 1/2',
+    downCableFound: '',
     restCord: '5/8',
   });
+  scene.logCurve(696.9, 188.2);
   at(0, '09:10');
   bench(scene, { stringTwists: '-1', inTracks: '', timing: '0.5mm' }).leave('bench');
 }
@@ -224,6 +241,7 @@ export function onTheLane(
   bench(scene, {
     arrowMass: '405gr',
     restFitted: '',
+    launcherSet: '',
     nockHeight: '2mm',
     centreShot: '7/8',
     loop: '1/2',
@@ -244,6 +262,7 @@ export function onTheLane(
     holdingWeight: '12.6',
     peepTrueHeight: '122mm',
     peepToPin: '30 3/4',
+    downCableFound: '',
     restCord: '3/4',
     vaneClearance: '',
     peepRotation: '',

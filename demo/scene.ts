@@ -1,5 +1,7 @@
 import type { Command, NewJobRequest } from '@/contracts/commands';
+import { forceCurvePoints } from '@/core/bow';
 import type { JobSnapshot } from '@/core/job';
+import { mm, newton } from '@/core/units';
 import type { Db } from '@/data/db';
 import { createJob, runCommand } from '@/server/commands';
 import { rememberPlace } from '@/server/place';
@@ -29,8 +31,40 @@ export class Scene {
     return this.do({ name: 'takeReadings', readings: [{ key, entered, ...more }] });
   }
 
-  trial(weight: string, outcome: string): this {
-    return this.take('weightTrial', weight, { choice: outcome });
+  /** A weight trial, with the seconds it was held where they were taken. */
+  trial(weight: string, outcome: string, held?: string): this {
+    return this.take('weightTrial', weight, {
+      choice: outcome,
+      ...(held === undefined ? {} : { entered2: held }),
+    });
+  }
+
+  /** A look at full draw: the bow in hand, then what was seen, place by place. */
+  look(drawn: string, seen: Record<string, string>): this {
+    this.take('postureBow', drawn);
+    for (const [place, choice] of Object.entries(seen))
+      this.take(`posture.${place}`, '', { choice });
+    return this;
+  }
+
+  /** Marks of two bows drawn one after the other, by aspect; null is alike. */
+  compare(first: string, second: string, better: Record<string, string | null>): this {
+    for (const [aspect, id] of Object.entries(better))
+      this.do({ name: 'markDrawOff', aspect, first, second, better: id } as Command);
+    return this;
+  }
+
+  /** A curve of the bow as it is set, as a draw board would log it: a little friction. */
+  logCurve(drawLengthMm: number, peakN: number): this {
+    const { bow } = this.snapshot;
+    const points = forceCurvePoints(
+      { ...bow!, drawLengthMm: mm(drawLengthMm), peakN: newton(peakN) },
+      72,
+    ).map(({ drawnMm, forceN }, i) => ({
+      drawnMm: Math.round(drawnMm * 10) / 10,
+      forceN: Math.round(forceN * (1.008 + 0.004 * Math.sin(i)) * 10) / 10,
+    }));
+    return this.do({ name: 'keepCurve', source: 'device', points });
   }
 
   part(slot: string, itemId: string | null, own: string | null = null): this {

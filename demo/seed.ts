@@ -1,8 +1,9 @@
-import { TRADE_UNITS } from '@/core/units';
+import { KIT_LINES } from '@/core/kit';
+import { addDays, TRADE_UNITS } from '@/core/units';
 import type { Db } from '@/data/db';
 import { saveShopSettings } from '@/data/settings';
 import { insertBow, insertItem } from '@/data/stock';
-import { addDays, now, pretendNow, shopDay } from '@/server/clock';
+import { now, pretendNow, shopDay } from '@/server/clock';
 import { choosingKit, justMet, minorInFit, settingTheBow, waiting } from './jobs-early';
 import { finished, onTheLane, stale } from './jobs-far';
 import { demoBows, demoCatalogue } from './load-csv';
@@ -31,6 +32,8 @@ export function seedDemo(db: Db): void {
     units: TRADE_UNITS,
     loopCounts: false,
     people: ['T. Okoro', 'M. Lindauer'],
+    kit: { ...KIT_LINES, weights: {} },
+    quote: { taxPct: 19, depositPct: 30, validDays: 14, hourCents: 4800 },
   });
   demoBows().forEach((bow) => insertBow(db, bow));
   demoCatalogue().forEach((item) => insertItem(db, item));

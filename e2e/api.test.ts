@@ -13,7 +13,20 @@ interface Operation {
   readonly responses: Record<string, { readonly content: object }>;
 }
 
-const NAMES = ['draw-length', 'limb-bolts', 'launch-speed', 'sight-marks', 'group', 'route'];
+const NAMES = [
+  'draw-length',
+  'limb-bolts',
+  'launch-speed',
+  'draw-weight',
+  'draw-force',
+  'draw-off',
+  'cam-timing',
+  'arrow',
+  'kit',
+  'sight-marks',
+  'group',
+  'route',
+];
 
 describe('the compute interface over HTTP', () => {
   const cases = NAMES.flatMap((name) =>
@@ -82,7 +95,7 @@ describe('jobs over HTTP', () => {
     expect([late.status, late.type]).toEqual([409, 'application/problem+json']);
     expect(late.body).toMatchObject({
       type: 'urn:waffenrad:problem:version-conflict',
-      changed: [{ summary: 'arm span: 68 in', who: 'T' }],
+      changed: [{ summary: 'Arm span: 68 in', who: 'T' }],
     });
     expect(await shop.jobOf('velde')).toBe(id);
     const place = await shop.send(`/api/v1/jobs/${id}/place`, { place: 'cellar' }, 'PUT');

@@ -18,6 +18,7 @@ export interface Hands {
 
 const STAGES = ['meet', 'fit', 'bow', 'kit', 'bench', 'lane', 'steady', 'handover'];
 const WAIT = { timeout: 8000 };
+const DOUBLE_TAP_MS = 350;
 
 export const find = async (page: Page, target: string): Promise<ElementHandle<HTMLElement>> => {
   const selector = target.startsWith('aria/') ? `::-p-aria(${target.slice(5)})` : target;
@@ -65,6 +66,36 @@ export async function reads(page: Page, words: string, selector = 'body'): Promi
 export const settled = (page: Page) =>
   page.waitForFunction(() => !document.body.innerText.includes('Saving …'), WAIT);
 
+/** Scrolled to the middle and at rest there: a page still moving is tapped beside its buttons. */
+const inReach = (element: ElementHandle<HTMLElement>) =>
+  element.evaluate(async (node) => {
+    node.scrollIntoView({ block: 'center' });
+    const frame = () => new Promise((go) => requestAnimationFrame(go));
+    let before = '';
+    for (let i = 0; i < 60; i++) {
+      const { x, y } = node.getBoundingClientRect();
+      if (before === `${x} ${y}`) return;
+      before = `${x} ${y}`;
+      await frame();
+      await frame();
+    }
+  });
+
+/** Clicks like a mouse, wherever it stands on the page, and waits until it is saved. */
+export async function click(page: Page, target: string): Promise<void> {
+  for (let again = 0; ; again++) {
+    const element = await find(page, target);
+    try {
+      await inReach(element);
+      await element.click();
+      return void (await settled(page));
+    } catch (error) {
+      // The screen was drawn anew between looking and clicking: look again.
+      if (again === 3 || !String(error).includes('detached')) throw error;
+    }
+  }
+}
+
 /** Taps of the pad for a number as it is spoken: digits, fractions, unit, sign. */
 function padTaps(text: string): string[] {
   const match = /^([-−]?)([\d.]*)(?: ?(\d+\/\d+))?(?: ?([A-Za-z/]+))?$/.exec(text)!;
@@ -79,11 +110,16 @@ function padTaps(text: string): string[] {
 }
 
 export function fingers(page: Page): Hands {
+  let tappedAt = 0;
   const tap = async (target: string) => {
+    // Everything is scrolled to the same place: two quick taps there would be one double tap.
+    const since = Date.now() - tappedAt;
+    if (since < DOUBLE_TAP_MS) await new Promise((go) => setTimeout(go, DOUBLE_TAP_MS - since));
+    tappedAt = Date.now();
     for (let again = 0; ; again++) {
       const element = await find(page, target);
       try {
-        await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+        await inReach(element);
         await element.tap();
         return;
       } catch (error) {
@@ -102,7 +138,7 @@ export function fingers(page: Page): Hands {
         key,
       );
       const handle = button as ElementHandle<HTMLElement>;
-      await handle.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+      await inReach(handle);
       await handle.tap();
     }
   };
@@ -110,8 +146,17 @@ export function fingers(page: Page): Hands {
     press: tap,
     numberOnly,
     async fill(label, text) {
-      await tap(`aria/${label}[role="textbox"]`);
-      await page.keyboard.type(text);
+      const target = `aria/${label}[role="textbox"]`;
+      // On a busy machine a tap or the keys after it are now and then lost; a person sees it and does
+      // it again.
+      for (let again = 0; again < 4; again++) {
+        await tap(target);
+        const field = await find(page, target);
+        const valueOf = () => field.evaluate((node) => (node as unknown as HTMLInputElement).value);
+        const before = await valueOf();
+        await page.keyboard.type(text);
+        if ((await valueOf()) !== before) break;
+      }
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       await settled(page);
     },

@@ -73,6 +73,9 @@ test('a new archer through all stages, by touch', async () => {
   await hands.press('form .enter');
   await reads(page, 'good enough', '.papers');
 
+  await hands.press('.parts a[href*="part=cord"]');
+  await hands.press('.tick');
+  await settled(page);
   await hands.press('.parts a[href*="part=speed"]');
   await hands.number('Arrow speed', await journey['valueFor']('arrowSpeed'));
   await hands.press('.parts a[href*="part=first"]');
@@ -116,6 +119,9 @@ test('the same by keyboard only', async () => {
   await page.keyboard.press('Enter');
   await settled(page);
   await reads(page, 'good enough', '.papers');
+  await hands.press('.parts a[href*="part=cord"]');
+  await hands.press('.tick');
+  await settled(page);
   await hands.press('.parts a[href*="part=speed"]');
   await hands.number('Arrow speed', await journey['valueFor']('arrowSpeed'));
   await hands.press('.parts a[href*="part=first"]');

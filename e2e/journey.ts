@@ -32,8 +32,11 @@ export class Journey {
     await hands.press('aria/Open the job[role="button"]');
     await page.waitForFunction(() => location.pathname.endsWith('/meet'));
     this.jobId = /jobs\/([^/]+)/.exec(page.url())![1]!;
+    await hands.press('aria/All at once[role="button"]');
     await hands.fill('Phone', '0151 555 0199');
+    await settled(page);
     await hands.press('[aria-labelledby] button[value="right"]:not([aria-pressed="true"])');
+    await settled(page);
     await hands.press('button[value="some"]');
     await hands.fill('Furthest distance', '40 m');
     await hands.fill('Budget for everything', '2100');
@@ -85,9 +88,9 @@ export class Journey {
       const advice = limbBoltAdvice(snapshot, derived)!;
       if (!advice.ok) throw new Error(advice.message);
       if ((await pageText(page, '.work')).includes('Nothing to turn')) break;
-      // The field already stands at the plan's turns; the bow answers 2.45 lb a turn.
+      // The field already stands at the plan's turns; the bow answers 2.6 lb a turn.
       const turns = toQuarterTurns(advice.turns);
-      await hands.number('Peak weight on the scale', (60.5 - 2.45 * turns).toFixed(1));
+      await hands.number('Peak weight on the scale', (60.5 - 2.6 * turns).toFixed(1));
     }
     await reads(page, 'On target');
     await reads(page, 'all in', '.rail a:nth-child(3)');

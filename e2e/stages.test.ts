@@ -1,5 +1,4 @@
-import type { Page } from 'puppeteer-core';
-import { find, keyboard, pageText, reads, settled, visit } from './hands';
+import { click, find, keyboard, pageText, reads, settled, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -7,12 +6,6 @@ beforeAll(async () => {
   shop = await TestShop.open('demo');
 });
 afterAll(() => shop.close());
-
-const click = async (page: Page, target: string) => {
-  const element = await find(page, target);
-  await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-  await element.click();
-};
 
 async function open(who: string, path: string, words: string) {
   const page = await shop.page();
@@ -144,18 +137,20 @@ describe('Bow', () => {
 
 describe('Draw force', () => {
   test('says what is held, stored and carried, and what changes the speed', async () => {
-    const { page } = await open('Ilse', 'bow?part=force', 'What changes the speed');
+    const { page } = await open('Ilse', 'bow?part=force', 'a pound more weight');
     await find(page, '.chart .apexcharts-series path');
     const text = await pageText(page, '.work');
-    expect(text).toMatch(/Holding weight, 80 % let off 8\.\d lb/);
+    expect(text).toMatch(/Holding weight 8\.\d lb 8\.\d lb/);
+    expect(text).toMatch(/Let-off 80 % 80 %/);
+    expect(text).toMatch(/Valley \d+ mm/);
     expect(text).toMatch(/Stored energy \d+\.\d J/);
     expect(text).toMatch(/a pound more weight \+\d\.\d fps/);
     expect(text).toMatch(/a gram more arrow −\d\.\d fps/);
   });
 
   test('says what is missing where it cannot be told', async () => {
-    const { page } = await open('Casimir', 'bow?part=force', 'The curve needs a setting');
-    expect(await page.$('.chart')).toBeNull();
+    const { page } = await open('Casimir', 'bow?part=force', 'The speed needs a setting');
+    await reads(page, 'by the model', '.legend');
   });
 });
 
@@ -378,5 +373,37 @@ describe('Handover', () => {
     expect(await pageText(page, '.sheet')).toContain('2760 g');
     await visit(page, `${shop.url}/jobs/${jobId}/sheet/2`);
     await reads(page, '2800 g');
+  });
+});
+
+describe('Whole packages', () => {
+  test('three side by side; one not wanted is replaced; the balanced one is taken in one go', async () => {
+    const { page, jobId } = await open('Ove', 'kit', 'Whole packages side by side');
+    const before = (await shop.snapshot(jobId)).parts;
+    await click(page, 'aria/Whole packages side by side[role="link"]');
+    await reads(page, 'Balanced', '.packages');
+    await reads(page, 'What more money buys');
+    const names = () =>
+      page.$$eval('.package:last-child .place-name', (nodes) => nodes.map((n) => n.textContent!));
+    const sight = (await names())[0]!;
+    await click(page, `aria/Not ${sight}: show what comes instead[role="button"]`);
+    await reads(page, `without ${sight}`, '.without');
+    await page.waitForFunction(
+      (gone) => {
+        const first = document.querySelector('.package:last-child .place-name');
+        return first !== null && first.textContent !== gone;
+      },
+      {},
+      sight,
+    );
+    const wanted = await names();
+    await click(page, '.package:last-child header button');
+    await reads(page, wanted[0]!, '.slots');
+    const labels = (await shop.snapshot(jobId)).parts.map(({ label }) => label);
+    for (const name of wanted) expect(labels).toContain(name);
+    expect(labels).toContain('his own thumb release');
+    await page.keyboard.press('z');
+    await page.waitForFunction((name) => !document.body.innerText.includes(name), {}, wanted[1]!);
+    expect((await shop.snapshot(jobId)).parts).toEqual(before);
   });
 });

@@ -20,20 +20,33 @@ needPackages();
 needChromium();
 if (!needBuild()) stop('The build failed; the reason stands above.');
 
-/** View name, ticket of whose job, path in the job. */
+/** View name, ticket of whose job, path in the job; `extra` ones are taken only when asked for. */
 const VIEWS = [
   ['today', null, '/'],
   ['meet', 'Noor', 'meet'],
   ['fit-length', 'Ilse', 'fit'],
+  ['fit-posture', 'Noor', 'fit?part=posture'],
   ['fit-weight', 'Ilse', 'fit?part=weight'],
+  ['fit-eye', 'Ove', 'fit?part=eye', 'extra'],
+  ['fit-release', 'Ove', 'fit?part=release', 'extra'],
+  ['fit-old', 'Jarle', 'fit?part=old', 'extra'],
   ['bow-choose', 'Noor', 'bow'],
-  ['bow-module', 'Ilse', 'bow?part=module'],
+  ['bow-draw-off', 'Casimir', 'bow?part=drawOff'],
+  ['bow-twists', 'Ilse', 'bow?part=twists', 'extra'],
+  ['stock-bows', null, '/shop/bows', 'extra'],
+  ['stock-parts', null, '/shop/parts'],
+  ['shop', null, '/shop', 'extra'],
+  ['bow-module', 'Ilse', 'bow?part=module', 'extra'],
   ['bow-bolts', 'Ilse', 'bow?part=bolts'],
   ['bow-force', 'Ilse', 'bow?part=force'],
   ['kit', 'Ove', 'kit?slot=sight'],
+  ['kit-packages', 'Ove', 'kit?part=packages'],
+  ['kit-arrow', 'Casimir', 'kit?part=arrow'],
+  ['kit-quote', 'Ilse', 'kit?part=quote', 'extra'],
+  ['orders', null, '/orders', 'extra'],
   ['bench', 'Ilse', 'bench'],
   ['lane-paper', 'Teodor', 'lane'],
-  ['lane-first', 'Aino', 'lane?part=first'],
+  ['lane-first', 'Aino', 'lane?part=first', 'extra'],
   ['lane-marks', 'Aino', 'lane?part=marks'],
   ['steady', 'Aino', 'steady'],
   ['handover', 'Aino', 'handover'],
@@ -66,8 +79,8 @@ try {
   );
   page.on('pageerror', (error) => console.log('page error:', error.message));
   const ids = new Map();
-  for (const [name, who, path] of VIEWS) {
-    if (only && !only.includes(name)) continue;
+  for (const [name, who, path, extra] of VIEWS) {
+    if (only ? !only.includes(name) : extra) continue;
     if (who && !ids.has(who)) {
       const found = await (await fetch(`${url}/api/v1/find?q=${who}`)).json();
       ids.set(who, found[0].jobId);
@@ -76,6 +89,8 @@ try {
       waitUntil: 'load',
     });
     await page.evaluate(() => document.fonts.ready);
+    if (path.includes('packages')) await page.waitForSelector('.chart', { timeout: 9000 });
+    if (await page.$('.chart')) await page.waitForSelector('.chart .apexcharts-series path');
     await new Promise((resolve) => setTimeout(resolve, 900));
     await page.screenshot({ path: join(out, `${name}.png`), fullPage: name === 'sheet' });
     const over = await page.evaluate(() => document.documentElement.scrollWidth > innerWidth);

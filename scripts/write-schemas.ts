@@ -1,8 +1,20 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
+import { bowFormatPage } from '@/contracts/bow-csv';
+import { partFormatPage, partSchemas } from '@/contracts/part-csv';
 import { SheetSchema } from '@/contracts/sheet';
 
-/** Publishes the file formats' schemas from the ones the program checks with. */
+/** Publishes the file formats from the schemas and columns the program checks with. */
 mkdirSync('docs/formats', { recursive: true });
-const body = { $schema: 'http://json-schema.org/draft-07/schema#', ...SheetSchema };
-writeFileSync('docs/formats/build-sheet.schema.json', `${JSON.stringify(body, null, 2)}\n`);
-console.log('docs/formats/build-sheet.schema.json written');
+const publish = (name: string, schema: object) =>
+  writeFileSync(
+    `docs/formats/${name}`,
+    `${JSON.stringify({ $schema: 'http://json-schema.org/draft-07/schema#', ...schema }, null, 2)}\n`,
+  );
+publish('build-sheet.schema.json', SheetSchema);
+publish('parts.schema.json', {
+  title: 'Parts of the catalogue by slot, in SI and cents',
+  definitions: partSchemas(),
+});
+writeFileSync('docs/formats/bows.md', bowFormatPage());
+writeFileSync('docs/formats/parts.md', partFormatPage());
+console.log('docs/formats: two schemas, bows.md and parts.md written');

@@ -1,4 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { MOST_WEIGHT, SLOTS, type Slot as SlotId } from '@/core/kit';
+import type { Metre, Mm } from '@/core/units';
 
 const strict = { additionalProperties: false } as const;
 const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
@@ -24,6 +26,9 @@ export const ArcherAnswers = Type.Object(
     experience: OneOf('none', 'some', 'regular'),
     injury: Text(300),
     eyesight: Text(300),
+    release: OneOf('thumb', 'index', 'backTension', 'unknown'),
+    wall: OneOf('firm', 'soft', 'either', 'unknown'),
+    eyeHandling: OneOf('open', 'otherHand', 'closeEye', 'cover', 'train'),
   },
   strict,
 );
@@ -32,6 +37,11 @@ export const JobAnswers = Type.Object(
   {
     purpose: OneOf('target', 'field', 'threeD', 'hunting'),
     loopCounts: NullOr<boolean>({ type: 'boolean' }),
+    /** As the archer states it; read and kept, never judged. */
+    legalMinimumN: NullOr<number>({ type: 'number', minimum: 20, maximum: 600 }),
+    legalPlace: Text(120),
+    asked: Type.Array(Text(30), { maxItems: 30, uniqueItems: true }),
+    skipped: Type.Array(Text(30), { maxItems: 30, uniqueItems: true }),
     furthestM: NullOr<number>({ type: 'number', minimum: 5, maximum: 150 }),
     lowLight: Type.Boolean(),
     electronicsForbidden: Type.Boolean(),
@@ -44,7 +54,22 @@ export const JobAnswers = Type.Object(
   strict,
 );
 
-const Slot = OneOf('rest', 'sight', 'peep', 'loop', 'arrows', 'release', 'quiver', 'stabiliser');
+const Slot = OneOf(...SLOTS.map(({ id }) => id));
+
+const ArrowBuild = Type.Object(
+  {
+    name: Type.String({ minLength: 1, maxLength: 40 }),
+    shaftId: Text(60),
+    nockId: Text(60),
+    vaneId: Text(60),
+    vaneCount: Type.Integer({ minimum: 2, maximum: 6 }),
+    insertId: Text(60),
+    pointId: Text(60),
+    lengthMm: Type.Unsafe<Mm>({ type: 'number', minimum: 350, maximum: 900 }),
+    count: Type.Integer({ minimum: 1, maximum: 144 }),
+  },
+  strict,
+);
 
 const command = <N extends string, P extends Parameters<typeof Type.Object>[0]>(
   name: N,
@@ -83,6 +108,25 @@ export const Command = Type.Union([
       { minItems: 1, maxItems: 60 },
     ),
   }),
+  command('startDrawOff', {
+    bowIds: Type.Array(Text(60), { minItems: 2, maxItems: 5, uniqueItems: true }),
+  }),
+  command('markDrawOff', {
+    aspect: OneOf('grip', 'draw', 'wall', 'quiet', 'hold'),
+    first: Text(60),
+    second: Text(60),
+    /** Null for alike. */
+    better: NullOr<string>({ type: 'string', maxLength: 60 }),
+  }),
+  command('setDrawOff', { speedCounts: Type.Boolean() }),
+  command('endDrawOff', {}),
+  command('keepCurve', {
+    source: OneOf('device', 'file'),
+    points: Type.Array(Type.Object({ drawnMm: Type.Number(), forceN: Type.Number() }, strict), {
+      minItems: 1,
+      maxItems: 5000,
+    }),
+  }),
   command('chooseBow', {
     bowId: NullOr<string>({ type: 'string', maxLength: 60 }),
     /** Asked for when the bow does not cover the fit. */
@@ -100,6 +144,35 @@ export const Command = Type.Union([
     owned: Type.Boolean(),
     /** Name of an own part the catalogue does not know. */
     label: Text(80),
+    /** The screen showed it as lying in the shop: taken by somebody else meanwhile, it is refused. */
+    fromStock: Type.Optional(Type.Boolean()),
+  }),
+  command('choosePackage', {
+    /** Ids of the catalogue, at most one a slot; other slots stay as they are. */
+    itemIds: Type.Array(Text(60), { minItems: 1, maxItems: 20, uniqueItems: true }),
+    /** Those of them the screen showed as lying in the shop. */
+    fromStock: Type.Optional(Type.Array(Text(60), { maxItems: 20 })),
+  }),
+  command('setArrows', {
+    builds: Type.Optional(Type.Array(ArrowBuild, { maxItems: 4 })),
+    massesG: Type.Optional(Type.Array(Type.Number({ minimum: 3, maximum: 80 }), { maxItems: 144 })),
+    restAheadMm: Type.Optional(Type.Number({ minimum: -60, maximum: 40 })),
+  }),
+  command('takeArrows', { build: Type.Integer({ minimum: 0, maximum: 3 }) }),
+  command('orderPart', { slot: Slot, state: OneOf('toOrder', 'ordered', 'arrived') }),
+  command('giveQuote', {}),
+  command('setKitWishes', {
+    wishes: Type.Partial(
+      Type.Object(
+        {
+          without: Type.Array(Text(60), { maxItems: 100, uniqueItems: true }),
+          extra: Type.Array(Slot, { maxItems: 20, uniqueItems: true }),
+          massLimitG: NullOr<number>({ type: 'number', minimum: 500, maximum: 10_000 }),
+        },
+        strict,
+      ),
+      strict,
+    ),
   }),
   command('signStep', {
     stepId: Text(40),
@@ -143,6 +216,27 @@ export const ShopRequest = Type.Object(
       minItems: 1,
       maxItems: 20,
     }),
+    kit: Type.Object(
+      {
+        thirdAxisPastM: Type.Unsafe<Metre>({ type: 'number', minimum: 10, maximum: 150 }),
+        overhangMm: Type.Unsafe<Mm>({ type: 'number', minimum: 5, maximum: 100 }),
+        weights: Type.Unsafe<Partial<Record<SlotId, number>>>({
+          type: 'object',
+          propertyNames: { enum: SLOTS.map(({ id }) => id) },
+          additionalProperties: { type: 'number', minimum: 0, maximum: MOST_WEIGHT },
+        }),
+      },
+      strict,
+    ),
+    quote: Type.Object(
+      {
+        taxPct: Type.Number({ minimum: 0, maximum: 50 }),
+        depositPct: Type.Number({ minimum: 0, maximum: 100 }),
+        validDays: Type.Integer({ minimum: 1, maximum: 180 }),
+        hourCents: Type.Integer({ minimum: 0, maximum: 50_000 }),
+      },
+      strict,
+    ),
     units: Type.Object(
       {
         length: OneOf('in16', 'in32', 'mm'),

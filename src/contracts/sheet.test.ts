@@ -58,7 +58,13 @@ describe('the build sheet', () => {
   });
   test('adds up the money; own parts cost nothing', () => {
     expect(sheet.totalCents).toBe(89900 + 6 * 10000);
-    const own = { ...aPart(null, 'release', { owned: true, label: 'her own' }), arrivesDay: null };
+    const own = {
+      ...aPart(null, 'release', { owned: true, label: 'her own' }),
+      arrivesDay: null,
+      orderedAt: null,
+      arrivedAt: null,
+      build: null,
+    };
     const parts = [...FULL_KIT.filter(({ slot }) => slot !== 'release'), own];
     const other = sheetOf(aFinishedJob({ rest: { parts } }));
     expect(other.totalCents).toBe(89900 + 5 * 10000);

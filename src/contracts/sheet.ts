@@ -88,6 +88,7 @@ export const SheetSchema = Type.Object(
         startN: OrNull(Type.Number(), 'Start weight, N'),
         startText: OrNull(Type.String(), 'The same in the shop’s units'),
         trials: Type.Array(Type.Object({ entered: Type.String(), outcome: Type.String() }, strict)),
+        notes: Type.Optional(Type.Array(Type.String())),
       },
       strict,
     ),

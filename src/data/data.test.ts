@@ -74,6 +74,9 @@ const ARCHER: Archer = {
   experience: 'regular',
   injury: 'wrist',
   eyesight: 'glasses',
+  release: 'thumb',
+  wall: 'soft',
+  eyeHandling: 'cover',
 };
 const JOB: Job = {
   id: 'j1',
@@ -92,6 +95,13 @@ const JOB: Job = {
   bowId: 'test-31-r',
   bowReason: 'short: grows',
   loopCounts: true,
+  legalMinimumN: 178.5,
+  legalPlace: 'over the border',
+  asked: ['who'],
+  skipped: ['light'],
+  drawOff: { bowIds: ['x', 'y'], speedCounts: true, marks: [] },
+  arrows: { builds: [], massesG: [24.5, 24.6], restAheadMm: -12.5 },
+  kitWishes: { without: ['rest-x'], extra: ['sling'], massLimitG: 2500.5 },
   moduleStepMm: 698.5,
   moduleReason: 'so',
   peakTargetN: 200.5,
@@ -205,6 +215,9 @@ describe('rows and records', () => {
     label: 'their own',
     priceCents: 5,
     arrivesDay: '2026-12-01',
+    orderedAt: '2026-11-24T09:00:00.000Z',
+    arrivedAt: '2026-12-01T08:00:00.000Z',
+    build: null,
   };
   test.each([
     ['archer', archerMapping, ARCHER],
@@ -290,6 +303,9 @@ describe('jobs', () => {
       label: 'a',
       priceCents: 0,
       arrivesDay: null,
+      orderedAt: null,
+      arrivedAt: null,
+      build: null,
     };
     putPart(db, 'j1', 'rest', own);
     putPart(db, 'j1', 'rest', { ...own, label: 'b' });

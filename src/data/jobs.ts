@@ -1,7 +1,8 @@
 import type { Archer, Job, JobPart } from '@/core/job';
+import { arrowParts, arrowsItem, type ArrowChoice } from '@/core/kit';
 import type { Db } from './db';
-import { boolean, booleanOrNull, plain, RowMapping } from './mapping';
-import { itemById } from './stock';
+import { boolean, booleanOrNull, json, plain, RowMapping } from './mapping';
+import { itemById, partById } from './stock';
 
 export const archerMapping = new RowMapping<Archer>('archer', {
   id: plain('id'),
@@ -18,6 +19,9 @@ export const archerMapping = new RowMapping<Archer>('archer', {
   experience: plain('experience'),
   injury: plain('injury'),
   eyesight: plain('eyesight'),
+  release: plain('release'),
+  wall: plain('wall'),
+  eyeHandling: plain('eyeHandling'),
 });
 
 export const jobMapping = new RowMapping<Job>('job', {
@@ -37,6 +41,13 @@ export const jobMapping = new RowMapping<Job>('job', {
   bowId: plain('bowId'),
   bowReason: plain('bowReason'),
   loopCounts: booleanOrNull('loopCounts'),
+  legalMinimumN: plain('legalMinimumN'),
+  legalPlace: plain('legalPlace'),
+  asked: json('asked'),
+  skipped: json('skipped'),
+  drawOff: json('drawOff'),
+  kitWishes: json('kitWishes'),
+  arrows: json('arrows'),
   moduleStepMm: plain('moduleStepMm'),
   moduleReason: plain('moduleReason'),
   peakTargetN: plain('peakTargetN'),
@@ -59,6 +70,9 @@ export const partMapping = new RowMapping<StoredPart>('job_part', {
   label: plain('label'),
   priceCents: plain('priceCents'),
   arrivesDay: plain('arrivesDay'),
+  orderedAt: plain('orderedAt'),
+  arrivedAt: plain('arrivedAt'),
+  build: json('build'),
 });
 
 export const insertArcher = (db: Db, archer: Archer) => archerMapping.insert(db, archer);
@@ -89,6 +103,13 @@ export const allJobs = (db: Db): Job[] =>
     .all()
     .map((row) => jobMapping.fromRow(row));
 
+/** Jobs of one archer, newest first. */
+export const jobsOfArcher = (db: Db, archerId: string): Job[] =>
+  db
+    .prepare(`SELECT ${jobMapping.columnList} FROM job WHERE archer_id = ? ORDER BY number DESC`)
+    .all(archerId)
+    .map((row) => jobMapping.fromRow(row));
+
 /** Takes the next version if `version` is still the newest; false when somebody was quicker. */
 export const claimVersion = (db: Db, jobId: string, version: number): boolean =>
   db
@@ -104,8 +125,15 @@ export const partsOf = (db: Db, jobId: string): JobPart[] =>
     .all(jobId)
     .map((row) => {
       const { jobId: _job, itemId, ...part } = partMapping.fromRow(row);
+      if (part.build) return { ...part, item: builtItem(db, part.build) };
       return { ...part, item: itemId === null ? null : itemById(db, itemId) };
     });
+
+/** A built set from its parts as they stand; null where one of them is gone. */
+function builtItem(db: Db, build: ArrowChoice) {
+  const parts = arrowParts(build, (id) => partById(db, id));
+  return parts && arrowsItem(build, parts);
+}
 
 /** Fills or empties one slot. */
 export function putPart(db: Db, jobId: string, slot: string, part: StoredPart | null): void {

@@ -1,4 +1,4 @@
-import type { FitReading, JobEvent, SheetHead } from '@/core/job';
+import { isFitKey, type FitReading, type JobEvent, type SheetHead } from '@/core/job';
 import type { Exception, Reading } from '@/core/route';
 import { isSetupKey } from '@/core/route';
 import type { Db } from './db';
@@ -71,12 +71,15 @@ export function readingsOf(db: Db, jobId: string, bowId: string | null) {
     const { seq, key, si, si2, choice, entered, method, who, at } = row;
     if (isSetupKey(key)) {
       readings.push({ seq: seq!, key, si, si2, choice, entered, method, who, at });
-    } else {
+    } else if (isFitKey(key)) {
+      const trial = key === 'weightTrial';
       fitReadings.push({
         seq: seq!,
-        key: key as FitReading['key'],
-        si: si!,
-        outcome: choice as FitReading['outcome'],
+        key,
+        si,
+        si2,
+        outcome: trial ? (choice as FitReading['outcome']) : null,
+        choice: trial ? null : choice,
         entered,
         who,
         at,

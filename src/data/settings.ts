@@ -1,4 +1,5 @@
-import type { Shop } from '@/core/job';
+import { QUOTE_TERMS, type Shop } from '@/core/job';
+import { KIT_LINES } from '@/core/kit';
 import { TRADE_UNITS } from '@/core/units';
 import type { Db } from './db';
 
@@ -10,6 +11,8 @@ export const NEW_SHOP: Shop = {
   units: TRADE_UNITS,
   loopCounts: false,
   people: ['Technician'],
+  kit: { ...KIT_LINES, weights: {} },
+  quote: QUOTE_TERMS,
 };
 
 export function shopSettings(db: Db): Shop {

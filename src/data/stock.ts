@@ -1,7 +1,14 @@
 import type { BowRecord } from '@/core/bow';
-import type { CatalogueItem, Slot } from '@/core/kit';
+import {
+  isArrowComponent,
+  MOST_OF_A_SLOT,
+  type AnyPart,
+  type CatalogueItem,
+  type PartKind,
+} from '@/core/kit';
 import type { Db } from './db';
-import { json, plain, RowMapping } from './mapping';
+import { booleanOrNull, json, plain, RowMapping } from './mapping';
+import { wordsOf } from './part-words';
 
 type StoredBow = Omit<BowRecord, 'riserAngleDeg'>;
 
@@ -18,7 +25,13 @@ export const bowMapping = new RowMapping<StoredBow>('bow', {
   minPeakN: plain('minPeakN'),
   maxPeakN: plain('maxPeakN'),
   maxTurns: plain('maxTurns'),
+  stockTurns: plain('stockTurns'),
   letOff: plain('letOff'),
+  letOffChoices: json('letOffChoices'),
+  stops: plain('stops'),
+  timedBy: plain('timedBy'),
+  stringLengthMm: plain('stringLengthMm'),
+  cableLengthsMm: json('cableLengthsMm'),
   braceHeightMm: plain('braceHeightMm'),
   axleToAxleMm: plain('axleToAxleMm'),
   massG: plain('massG'),
@@ -30,13 +43,18 @@ export const bowMapping = new RowMapping<StoredBow>('bow', {
   restMounts: json('restMounts'),
   sightMounts: json('sightMounts'),
   quiverMounts: json('quiverMounts'),
+  riserWidthMm: plain('riserWidthMm'),
+  cableGapMm: plain('cableGapMm'),
+  shelfMm: plain('shelfMm'),
+  rearBushing: booleanOrNull('rearBushing'),
+  stringStop: plain('stringStop'),
   priceCents: plain('priceCents'),
   stock: plain('stock'),
   deliveryDays: plain('deliveryDays'),
 });
 
 interface StoredItem extends Omit<CatalogueItem, 'slot' | 'attrs'> {
-  readonly slot: Slot;
+  readonly slot: PartKind;
   readonly attrs: unknown;
 }
 
@@ -48,13 +66,15 @@ export const itemMapping = new RowMapping<StoredItem>('catalogue_item', {
   hand: plain('hand'),
   massG: plain('massG'),
   priceCents: plain('priceCents'),
+  closeOutCents: plain('closeOutCents'),
   stock: plain('stock'),
   deliveryDays: plain('deliveryDays'),
+  supplier: plain('supplier'),
   attrs: json('attrs'),
 });
 
 export const insertBow = (db: Db, bow: BowRecord) => bowMapping.insert(db, bow);
-export const insertItem = (db: Db, item: CatalogueItem) => itemMapping.insert(db, item);
+export const updateBow = (db: Db, bow: BowRecord) => bowMapping.update(db, bow, 'id');
 
 export const allBows = (db: Db): BowRecord[] =>
   db
@@ -67,17 +87,68 @@ export function bowById(db: Db, id: string): BowRecord | null {
   return row ? bowMapping.fromRow(row) : null;
 }
 
+export const partOfRow = (row: unknown) => itemMapping.fromRow(row) as AnyPart;
+
+/** Every part a kit's places are filled from; arrow parts are asked for by their kind. */
 export const allItems = (db: Db): CatalogueItem[] =>
+  allParts(db).filter((item): item is CatalogueItem => !isArrowComponent(item));
+
+export const allParts = (db: Db): AnyPart[] =>
   db
     .prepare(
       `SELECT ${itemMapping.columnList} FROM catalogue_item ORDER BY slot, price_cents, model`,
     )
     .all()
-    .map((row) => itemMapping.fromRow(row) as CatalogueItem);
+    .map(partOfRow);
 
-export function itemById(db: Db, id: string): CatalogueItem | null {
+/** What kits are chosen from: of each slot what lies in the shop first, then the cheapest. */
+export const assortment = (db: Db): CatalogueItem[] =>
+  db
+    .prepare(
+      `SELECT ${itemMapping.columnList} FROM (
+         SELECT *, row_number() OVER (
+           PARTITION BY slot ORDER BY stock = 0, price_cents, model, id) AS place
+         FROM catalogue_item) AS catalogue_item
+       WHERE place <= ? ORDER BY slot, price_cents, model`,
+    )
+    .all(MOST_OF_A_SLOT)
+    .map(partOfRow)
+    .filter((item): item is CatalogueItem => !isArrowComponent(item));
+
+export const partsOfKind = (db: Db, kind: PartKind): AnyPart[] =>
+  db
+    .prepare(
+      `SELECT ${itemMapping.columnList} FROM catalogue_item WHERE slot = ? ORDER BY price_cents, model`,
+    )
+    .all(kind)
+    .map(partOfRow);
+
+export function partById(db: Db, id: string): AnyPart | null {
   const row = db
     .prepare(`SELECT ${itemMapping.columnList} FROM catalogue_item WHERE id = ?`)
     .get(id);
-  return row ? (itemMapping.fromRow(row) as CatalogueItem) : null;
+  return row ? partOfRow(row) : null;
 }
+
+export function itemById(db: Db, id: string): CatalogueItem | null {
+  const found = partById(db, id);
+  return found && !isArrowComponent(found) ? found : null;
+}
+
+export function insertItem(db: Db, item: AnyPart): void {
+  itemMapping.insert(db, item);
+  saveWords(db, item);
+}
+
+export function updateItem(db: Db, item: AnyPart): void {
+  itemMapping.update(db, item, 'id');
+  saveWords(db, item);
+}
+
+const saveWords = (db: Db, item: AnyPart) =>
+  db
+    .prepare(
+      `INSERT INTO catalogue_words (item_id, kind, words) VALUES (?, ?, ?)
+       ON CONFLICT (item_id) DO UPDATE SET words = excluded.words WHERE words <> excluded.words`,
+    )
+    .run(item.id, item.slot, wordsOf(item));

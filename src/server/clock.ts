@@ -27,6 +27,3 @@ export function shopMinutes(timeZone: string, instant: Date | string): number {
   const local = dayjs(instant).tz(timeZone);
   return local.hour() * 60 + local.minute();
 }
-
-export const addDays = (day: string, days: number) =>
-  dayjs.utc(day).add(days, 'day').format('YYYY-MM-DD');

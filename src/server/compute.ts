@@ -1,11 +1,24 @@
 import { checker } from '@/contracts/ajv';
+import { arrowOf, type ArrowBuild } from '@/core/arrow';
+import { chooseKit, type ChooserInput } from '@/core/kit';
 import * as schemas from '@/contracts/compute';
-import { launchSpeed, type LaunchSpeedInput } from '@/core/bow';
+import {
+  camTiming,
+  curveFacts,
+  launchSpeed,
+  rankDrawOff,
+  type CamTimingInput,
+  type CurvePoint,
+  type DrawOff,
+  type LaunchSpeedInput,
+} from '@/core/bow';
 import {
   drawLength,
+  drawWeight,
   limbBolts,
   type DrawLengthOptions,
   type DrawLengthReading,
+  type DrawWeightInput,
   type LimbBoltInput,
 } from '@/core/fit';
 import {
@@ -20,6 +33,7 @@ import type { Outcome } from '@/core/outcome';
 import { bestRoute, type RouteInput } from '@/core/route';
 import type { TSchema } from '@sinclair/typebox';
 import { invalid, notFound, refusedProblem } from './problem';
+import { solve } from './solver';
 
 export interface Calculation {
   readonly request: TSchema;
@@ -76,6 +90,46 @@ export const CALCULATIONS: Readonly<Record<string, Calculation>> = {
     schemas.LaunchSpeedRequest,
     schemas.LaunchSpeedResponse,
     (input) => orProblem(launchSpeed(input)),
+  ),
+  'draw-weight': calculation<DrawWeightInput>(
+    'Start weight and next trial from trials on a shop bow',
+    schemas.DrawWeightRequest,
+    schemas.DrawWeightResponse,
+    (input) => {
+      // The grid is for drawing; the answer is what hangs on it.
+      const { grid: _grid, ...result } = drawWeight(input);
+      return result;
+    },
+  ),
+  'draw-force': calculation<{ points: CurvePoint[] }>(
+    'What a logged draw-force curve says',
+    schemas.DrawForceRequest,
+    schemas.DrawForceResponse,
+    ({ points }) => orProblem(curveFacts(points)),
+  ),
+  'draw-off': calculation<DrawOff & { speedMps?: Record<string, number> }>(
+    'Ranking of bows drawn side by side, from marks by pairs',
+    schemas.DrawOffRequest,
+    schemas.DrawOffResponse,
+    ({ speedMps, ...drawOff }) => orProblem(rankDrawOff(drawOff, speedMps)),
+  ),
+  'cam-timing': calculation<CamTimingInput>(
+    'Which cable to twist, and how much, from the stops’ gap on the draw board',
+    schemas.CamTimingRequest,
+    schemas.CamTimingResponse,
+    (input) => orProblem(camTiming(input)),
+  ),
+  arrow: calculation<ArrowBuild>(
+    'Mass, balance and spine of an arrow from its parts',
+    schemas.ArrowRequest,
+    schemas.ArrowResponse,
+    (input) => orProblem(arrowOf(input)),
+  ),
+  kit: calculation<ChooserInput>(
+    'The package worth most within budget and mass, proven optimal',
+    schemas.KitRequest,
+    schemas.KitResponse,
+    async (input) => orProblem(await chooseKit(input, solve)),
   ),
   'sight-marks': calculation<SightMarksInput & { air?: AirConditions }>(
     'Pin heights for distances',

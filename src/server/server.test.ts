@@ -3,12 +3,13 @@ import { aBow, aFinishedJob } from '@/core/__tests__/fixtures';
 import { derive, type Shop } from '@/core/job';
 import { sheetDocument } from '@/core/sheet';
 import { examples, expectAgrees } from '@/core/testing/examples';
-import { TRADE_UNITS } from '@/core/units';
+import { addDays, metre, mm, TRADE_UNITS } from '@/core/units';
 import { openDb, type Db } from '@/data/db';
 import { insertBow } from '@/data/stock';
-import { addDays, nowIso, pretendNow, shopDay, shopMinutes } from './clock';
+import { nowIso, pretendNow, shopDay, shopMinutes } from './clock';
 import { createJob, runCommand } from './commands';
 import { CALCULATIONS, compute } from './compute';
+import { stopSolver } from './solver';
 import { find } from './find';
 import { answer, readJson } from './http';
 import { openApi } from './openapi';
@@ -28,12 +29,13 @@ const problemOf = (run: () => unknown): Problem => {
 };
 
 describe('the compute interface', () => {
-  const names = ['draw-length', 'limb-bolts', 'launch-speed', 'sight-marks', 'group', 'route'];
+  const names = Object.keys(CALCULATIONS);
   const cases = names.flatMap((name) =>
     examples(name).map((example) => [`${name}: ${example.title}`, name, example] as const),
   );
-  test.each(cases)('%s', (_, name, { request, response, tolerance }) => {
-    expectAgrees(compute(name, request), response, tolerance);
+  afterAll(stopSolver);
+  test.each(cases)('%s', async (_, name, { request, response, tolerance }) => {
+    expectAgrees(await compute(name, request), response, tolerance);
   });
 
   const good = (name: string) =>
@@ -224,6 +226,8 @@ describe('with a shop', () => {
       loopCounts: true,
       people: ['A'],
       units: TRADE_UNITS,
+      kit: { thirdAxisPastM: metre(50), overhangMm: mm(20), weights: { sight: 12 } },
+      quote: { taxPct: 20, depositPct: 25, validDays: 10, hourCents: 4500 },
     };
     expect(saveShop(shop, db)).toEqual(shop);
     expect(loadShop(db)).toEqual(shop);

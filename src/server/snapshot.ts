@@ -1,7 +1,10 @@
-import type { JobSnapshot } from '@/core/job';
+import { bowName } from '@/core/bow';
+import type { EarlierJob, Job, JobSnapshot } from '@/core/job';
 import { db, type Db } from '@/data/db';
-import { archerById, jobById, partsOf } from '@/data/jobs';
+import { curvesOf } from '@/data/curves';
+import { archerById, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
 import { acknowledgedOf, eventsOf, exceptionsOf, readingsOf, sheetsOf } from '@/data/records';
+import { quotesOf } from '@/data/quotes';
 import { shopSettings } from '@/data/settings';
 import { bowById } from '@/data/stock';
 import { shopDay } from './clock';
@@ -21,7 +24,32 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     acknowledged: acknowledgedOf(from, jobId),
     events: eventsOf(from, jobId),
     sheets: sheetsOf(from, jobId),
+    quotes: quotesOf(from, jobId),
+    curves: job.bowId ? curvesOf(from, job.bowId) : [],
+    earlier: earlierJobs(from, job),
     shop,
     today: shopDay(shop.timeZone),
   };
+}
+
+/** Other jobs of the same archer, opened before this one, with the newest reading of each thing. */
+function earlierJobs(from: Db, { archerId, number }: Job): EarlierJob[] {
+  return jobsOfArcher(from, archerId)
+    .filter((job) => job.number < number)
+    .map((job) => {
+      const bow = job.bowId ? bowById(from, job.bowId) : null;
+      const { readings, fitReadings } = readingsOf(from, job.id, job.bowId);
+      const newest = new Map(
+        [...fitReadings, ...readings].map(({ key, si, entered }) => [key, { key, si, entered }]),
+      );
+      return {
+        jobId: job.id,
+        number: job.number,
+        createdAt: job.createdAt,
+        deliveredAt: job.deliveredAt,
+        bow: bow ? bowName(bow) : null,
+        sheetRevision: sheetsOf(from, job.id)[0]?.revision ?? null,
+        readings: [...newest.values()],
+      };
+    });
 }

@@ -1,12 +1,15 @@
+import { POSTURE_SEEN } from '@/core/fit';
 import {
   isFitKey,
+  posturePlace,
   readOptionsFor,
   standingTurns,
   type EntryKey,
+  type FitKey,
   type JobSnapshot,
 } from '@/core/job';
 import { historyOf, isSetupKey, setupValue } from '@/core/route';
-import { read } from '@/core/units';
+import { read, TRADE_UNITS } from '@/core/units';
 import { appendReading, type NewReading } from '@/data/records';
 import type { Db } from '@/data/db';
 import { Problem } from './problem';
@@ -55,7 +58,7 @@ export function toRows(
       text: result.unitAssumed ? `${result.entered} ${result.unit}` : result.entered,
     };
   };
-  if (isFitKey(key)) return [fitRow(entry, number(entry.entered, key, 'entered'), pointer, base)];
+  if (isFitKey(key)) return [fitRow(entry, key, number, pointer, base)];
   const value = setupValue(key);
   switch (value.kind) {
     case 'check':
@@ -99,22 +102,68 @@ export function toRows(
   }
 }
 
+const SEEN_NAMES: Record<string, string> = {
+  right: 'right',
+  left: 'left',
+  unsure: 'not clear',
+  tooLong: 'too long',
+  tooShort: 'too short',
+  smooth: 'smooth',
+  strained: 'strained',
+  failed: 'failed',
+};
+
+/** What may be chosen for a reading of the fit; null for a plain number. */
+function choicesOf(key: FitKey): readonly string[] | null {
+  if (key === 'weightTrial') return ['smooth', 'strained', 'failed'];
+  if (key === 'eyeTest') return ['right', 'left', 'unsure'];
+  return posturePlace(key) ? POSTURE_SEEN : null;
+}
+
+/** A number of the archer, a trial with how it went and how long it was held, or something seen. */
 function fitRow(
   entry: Entry,
-  number: Number,
+  key: FitKey,
+  number: (text: string, key: EntryKey, field: string) => Number,
   pointer: string,
   base: Pick<NewReading, 'bowId' | 'method' | 'si2' | 'retracts'>,
 ) {
-  const outcomes = ['smooth', 'strained', 'failed'];
-  if (entry.key === 'weightTrial' && !outcomes.includes(entry.choice ?? '')) {
+  const choices = choicesOf(key);
+  const choice = entry.choice ?? '';
+  if (choices && !choices.includes(choice)) {
+    const names = choices.map((id) => SEEN_NAMES[id]!);
     throw refuse(
       'unknown-choice',
       `${pointer}/choice`,
-      'Say how it went: smooth, strained or failed.',
+      `Say how it is: ${names.slice(0, -1).join(', ')} or ${names.at(-1)!}.`,
     );
   }
-  const choice = entry.key === 'weightTrial' ? entry.choice! : null;
-  return { ...base, key: entry.key, si: number.si, choice, entered: number.text };
+  if (choices && key !== 'weightTrial')
+    return { ...base, key, si: null, choice, entered: SEEN_NAMES[choice]! };
+  const { si, text } = number(entry.entered, key, 'entered');
+  const held = key === 'weightTrial' && entry.entered2 !== undefined;
+  return {
+    ...base,
+    key,
+    si,
+    si2: held ? heldSeconds(entry.entered2!, pointer) : null,
+    choice: choices ? choice : null,
+    entered: text,
+  };
+}
+
+const LONGEST_HOLD_S = 120;
+
+function heldSeconds(text: string, pointer: string): number {
+  const answer = read(text, {
+    quantity: 'time',
+    shop: TRADE_UNITS,
+    min: 0,
+    max: LONGEST_HOLD_S,
+    what: 'time held',
+  });
+  if (!answer.ok) throw refuse(answer.code, `${pointer}/entered2`, answer.message);
+  return answer.si;
 }
 
 /** A weighing brings the turns it was made at, and both bolts stand there. */

@@ -1,6 +1,21 @@
 import type { BowRecord } from '../bow';
-import type { FitReading, JobSnapshot, Shop } from '../job';
-import type { CatalogueItemOf, ChosenPart, Kit, KitContext, Slot, SlotAttrs } from '../kit';
+import {
+  NO_ARROWS,
+  NO_WISHES,
+  QUOTE_TERMS,
+  type FitReading,
+  type JobSnapshot,
+  type Shop,
+} from '../job';
+import {
+  KIT_LINES,
+  type AttrsOf,
+  type CatalogueItemOf,
+  type ChosenPart,
+  type Kit,
+  type KitContext,
+  type Slot,
+} from '../kit';
 import type { Reading, SetupKey } from '../route';
 import { gram, metre, mm, mps, newton, TRADE_UNITS, turns } from '../units';
 
@@ -21,7 +36,13 @@ export const aBow = (changes: Partial<BowRecord> = {}): BowRecord => ({
   minPeakN: newton(178),
   maxPeakN: newton(267),
   maxTurns: turns(8),
+  stockTurns: turns(0),
   letOff: 0.8,
+  letOffChoices: [],
+  stops: 'cable',
+  timedBy: 'stops',
+  stringLengthMm: null,
+  cableLengthsMm: [],
   braceHeightMm: mm(165),
   axleToAxleMm: mm(787),
   massG: gram(1780),
@@ -33,32 +54,46 @@ export const aBow = (changes: Partial<BowRecord> = {}): BowRecord => ({
   restMounts: ['plungerBolt'],
   sightMounts: ['sidePlate'],
   quiverMounts: ['riser'],
+  riserWidthMm: mm(28),
+  cableGapMm: mm(32),
+  shelfMm: mm(22),
+  rearBushing: false,
+  stringStop: 'hole',
   priceCents: 89900,
   stock: 2,
   deliveryDays: 9,
   ...changes,
 });
 
-const ATTRS: SlotAttrs = {
+const ATTRS: Pick<AttrsOf, Slot> = {
   rest: {
     drive: 'cableDriven',
     mount: 'plungerBolt',
     minDrawMm: mm(600),
     maxDrawMm: mm(810),
     maxShaftMm: mm(9.5),
+    riserWidthMm: mm(30),
+    spacer: false,
+    tensions: [],
+    contains: true,
+    vaneRoomMm: null,
   },
   sight: {
     mount: 'sidePlate',
     pins: 1,
+    pinMm: mm(0.5),
     slides: true,
     travelMm: mm(62),
     thirdAxis: true,
+    microAdjust: true,
+    extensionMm: null,
+    lightThread: true,
     electronics: false,
     housingRadiusMm: mm(20),
     carriesQuiver: true,
   },
-  peep: { apertureMm: mm(4.8) },
-  loop: { lengthMm: mm(12.7) },
+  peep: { apertureMm: mm(4.8), lens: false },
+  loop: { lengthMm: mm(12.7), material: 'cord' },
   arrows: {
     count: 12,
     shaftOuterMm: mm(7),
@@ -66,10 +101,29 @@ const ATTRS: SlotAttrs = {
     staticSpineIn: 0.5,
     pointAndInsertG: gram(8.1),
     vaneHeightMm: mm(13),
+    bladeMm: null,
   },
-  release: { type: 'thumb' },
-  quiver: { mount: 'riser', arrows: 5, minShaftMm: mm(5), maxShaftMm: mm(9) },
-  stabiliser: { lengthMm: mm(254) },
+  release: { type: 'thumb', minLoopMm: mm(9), cordOnly: true },
+  quiver: {
+    mount: 'riser',
+    arrows: 5,
+    minShaftMm: mm(5),
+    maxShaftMm: mm(9),
+    pieces: 1,
+    usesSightHoles: false,
+  },
+  stabiliser: { lengthMm: mm(254), thread: '5/16-24', weightThread: '1/4-20' },
+  rearBar: { lengthMm: mm(200), thread: '5/16-24', weightThread: '1/4-20' },
+  barMount: { kind: 'offset', thread: '5/16-24', bars: 1 },
+  weights: { thread: '1/4-20', count: 2 },
+  nockingPoint: { kind: 'tied' },
+  sling: { mount: 'bushing' },
+  dampeners: { place: 'string', count: 2 },
+  stringStop: { rodMm: mm(100) },
+  light: { mount: 'thread' },
+  case: { insideMm: mm(1000), hard: true },
+  armGuard: { lengthMm: mm(160) },
+  consumables: { contents: 'string wax' },
 };
 
 const MASS_G: Partial<Record<Slot, number>> = { arrows: 24.6, peep: 0.8, loop: 0.4 };
@@ -77,7 +131,7 @@ const MASS_G: Partial<Record<Slot, number>> = { arrows: 24.6, peep: 0.8, loop: 0
 /** A part of a slot, with some of its attributes otherwise. */
 export const anItem = <S extends Slot>(
   slot: S,
-  attrs: Partial<SlotAttrs[S]> = {},
+  attrs: Partial<AttrsOf[S]> = {},
   changes: Partial<CatalogueItemOf<S>> = {},
 ): CatalogueItemOf<S> => ({
   id: `${slot}-test`,
@@ -87,9 +141,11 @@ export const anItem = <S extends Slot>(
   hand: 'both',
   massG: gram(MASS_G[slot] ?? 100),
   priceCents: 10000,
+  closeOutCents: null,
   stock: 1,
   deliveryDays: 5,
-  attrs: { ...ATTRS[slot], ...attrs },
+  supplier: 'Prüfhandel',
+  attrs: { ...ATTRS[slot], ...attrs } as AttrsOf[S],
   ...changes,
 });
 
@@ -120,6 +176,12 @@ export const aKitContext = (changes: Partial<KitContext> = {}): KitContext => ({
   peakN: newton(200),
   furthestM: metre(40),
   electronicsForbidden: false,
+  lowLight: false,
+  purpose: 'field',
+  release: 'unknown',
+  eyesight: '',
+  massLimitG: null,
+  lines: KIT_LINES,
   shop: TRADE_UNITS,
   ...changes,
 });
@@ -131,6 +193,8 @@ export const aShop = (changes: Partial<Shop> = {}): Shop => ({
   units: TRADE_UNITS,
   loopCounts: false,
   people: ['T. Okoro'],
+  kit: { ...KIT_LINES, weights: {} },
+  quote: QUOTE_TERMS,
   ...changes,
 });
 
@@ -165,7 +229,9 @@ export const aFitReading = (
   seq,
   key,
   si,
+  si2: null,
   outcome,
+  choice: null,
   entered: `${si}`,
   who: 'T. Okoro',
   at: '2026-11-24T08:00:00.000Z',
@@ -196,6 +262,13 @@ export const aSnapshot = (
     bowId: null,
     bowReason: '',
     loopCounts: null,
+    legalMinimumN: null,
+    legalPlace: '',
+    asked: [],
+    skipped: [],
+    drawOff: null,
+    kitWishes: NO_WISHES,
+    arrows: NO_ARROWS,
     moduleStepMm: null,
     moduleReason: '',
     peakTargetN: null,
@@ -220,6 +293,9 @@ export const aSnapshot = (
     experience: 'some',
     injury: '',
     eyesight: '',
+    release: 'unknown',
+    wall: 'unknown',
+    eyeHandling: 'open',
     ...changes.archer,
   },
   bow: null,
@@ -230,6 +306,9 @@ export const aSnapshot = (
   acknowledged: [],
   events: [],
   sheets: [],
+  quotes: [],
+  curves: [],
+  earlier: [],
   shop: aShop(),
   today: '2026-11-24',
   ...changes.rest,
@@ -250,6 +329,9 @@ const REQUIRED = ['rest', 'sight', 'peep', 'loop', 'arrows', 'release'] as const
 export const FULL_KIT = REQUIRED.map((slot) => ({
   ...aPart(anItem(slot), slot),
   arrivesDay: null,
+  orderedAt: null,
+  arrivedAt: null,
+  build: null,
 }));
 
 /** Readings of a finished build, in an order that leaves nothing stale. */
@@ -278,10 +360,12 @@ export const FINISHED = readingsOf(
   ['holdingWeight', 38],
   ['peepTrueHeight', 118],
   ['peepToPin', 750],
+  ['downCableFound', 1],
   ['restCord', 12],
   ['vaneClearance', 1],
   ['peepRotation', 1],
   ['paperTear', 2, { si2: 3 }],
+  ['cordTied', 1],
   ['arrowSpeed', 70],
   ['firstMark', 18, { si2: 0.4 }],
   ['fasteners', 1],

@@ -1,1 +1,3 @@
 export * from './spine';
+export * from './build';
+export * from './match-set';

@@ -4,3 +4,8 @@ export * from './launch-speed';
 export * from './record';
 export * from './outline';
 export * from './sensitivity';
+export * from './draw-off';
+export * from './twist-response';
+export * from './cam-timing';
+export * from './logged-curve';
+export * from './wall';

@@ -16,6 +16,8 @@ export interface LaunchSpeedInput {
   readonly setting: BowSetting;
   readonly arrowG: Gram;
   readonly stringItems?: readonly StringItem[];
+  /** Energy of a curve logged at this setting; replaces the model's, J. */
+  readonly storedEnergyJ?: number;
 }
 
 export interface LaunchSpeedResult {
@@ -73,7 +75,7 @@ export function launchSpeed(input: LaunchSpeedInput): Outcome<LaunchSpeedResult>
       'bow/ratedSpeedMps',
     );
   }
-  const energy = storedEnergyJ({ ...shape, ...setting });
+  const energy = input.storedEnergyJ ?? storedEnergyJ({ ...shape, ...setting });
   const moving = arrowG + virtual + stringMassG(input);
   const speed = Math.sqrt((2 * efficiency * energy) / (moving / 1000));
   return answered({

@@ -6,6 +6,8 @@ export type CamSystem = 'single' | 'hybrid' | 'camAndAHalf' | 'twoCam';
 export type RestMount = 'plungerBolt' | 'dovetail';
 export type SightMount = 'sidePlate' | 'frontRail';
 export type QuiverMount = 'riser' | 'sight';
+/** Whether the riser takes a string stop, or comes with one. */
+export type StringStopPlace = 'none' | 'hole' | 'fitted';
 
 export const CAM_SYSTEMS: Record<CamSystem, string> = {
   single: 'single cam',
@@ -14,9 +16,16 @@ export const CAM_SYSTEMS: Record<CamSystem, string> = {
   twoCam: 'two cams',
 };
 
+/** What ends the draw: a stop against the limb, against the cable, or one of each. */
+export type DrawStops = 'limb' | 'cable' | 'both';
+/** How the cams are timed: by their stops touching together, or by marks on the cam. */
+export type CamTiming = 'stops' | 'marks';
+
 export interface ModulePosition {
   /** As printed on the module: "E", "4". */
   readonly label: string;
+  /** As printed on the top cam's module, where that one is marked otherwise. */
+  readonly topLabel?: string;
   readonly drawLengthMm: Mm;
 }
 
@@ -37,7 +46,17 @@ export interface BowRecord {
   readonly maxPeakN: Newton;
   /** Null when no limit is known: such a bow is not set by turns. */
   readonly maxTurns: Turns | null;
+  /** Turns out the bolts stand at as the bow comes; null when not known. */
+  readonly stockTurns: Turns | null;
   readonly letOff: number;
+  /** Let-offs it can be set to, `letOff` among them; empty when there is no choice. */
+  readonly letOffChoices: readonly number[];
+  /** Null when not known. */
+  readonly stops: DrawStops | null;
+  readonly timedBy: CamTiming | null;
+  readonly stringLengthMm: Mm | null;
+  /** Of every cable, as the data sheet lists them; empty when not known. */
+  readonly cableLengthsMm: readonly Mm[];
   readonly braceHeightMm: Mm;
   readonly axleToAxleMm: Mm;
   readonly massG: Gram;
@@ -50,6 +69,15 @@ export interface BowRecord {
   readonly restMounts: readonly RestMount[];
   readonly sightMounts: readonly SightMount[];
   readonly quiverMounts: readonly QuiverMount[];
+  /** Across the riser at the rest; null when not known, as are the next four. */
+  readonly riserWidthMm: Mm | null;
+  /** Middle of the shaft to the nearest cable, as the guard comes. */
+  readonly cableGapMm: Mm | null;
+  /** Plunger hole down to the shelf. */
+  readonly shelfMm: Mm | null;
+  /** A bushing for a bar at the back of the riser. */
+  readonly rearBushing: boolean | null;
+  readonly stringStop: StringStopPlace | null;
   readonly priceCents: number;
   readonly stock: number;
   readonly deliveryDays: number;
@@ -65,5 +93,12 @@ export const drawLengthSteps = (bow: BowRecord): Mm[] =>
     ? [bow.fixedDrawLengthMm]
     : bow.modules.map((module) => module.drawLengthMm).sort((a, b) => a - b);
 
-export const moduleLabel = (bow: BowRecord, drawLengthMm: number) =>
-  bow.modules.find((module) => Math.abs(module.drawLengthMm - drawLengthMm) < 0.5)?.label ?? null;
+/** What is printed at a draw length; null where nothing is. */
+export function moduleLabel(
+  bow: BowRecord,
+  drawLengthMm: number,
+  cam: 'top' | 'bottom' = 'bottom',
+): string | null {
+  const module = bow.modules.find(({ drawLengthMm: at }) => Math.abs(at - drawLengthMm) < 0.5);
+  return (cam === 'top' ? module?.topLabel : undefined) ?? module?.label ?? null;
+}

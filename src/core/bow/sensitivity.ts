@@ -1,5 +1,6 @@
 import { answered, type Outcome } from '../outcome';
 import { gram, mm, MM_PER_INCH, mps, N_PER_POUND, newton, type Mps } from '../units';
+import { storedEnergyJ } from './draw-force';
 import { launchSpeed, type LaunchSpeedInput, type LaunchSpeedResult } from './launch-speed';
 
 /** What a small change of one thing does to the speed, everything else as it is. */
@@ -18,7 +19,13 @@ export interface SpeedSensitivity extends LaunchSpeedResult {
 export function speedSensitivity(input: LaunchSpeedInput): Outcome<SpeedSensitivity> {
   const base = launchSpeed(input);
   if (!base.ok) return base;
-  const { setting, arrowG } = input;
+  const { setting, arrowG, storedEnergyJ: logged } = input;
+  // A logged curve is of one setting: its neighbours are the model's, scaled to meet it.
+  const scaled = (at: LaunchSpeedInput): LaunchSpeedInput => {
+    if (logged === undefined) return at;
+    const of = (to: LaunchSpeedInput['setting']) => storedEnergyJ({ ...input.bow, ...to });
+    return { ...at, storedEnergyJ: (logged * of(at.setting)) / of(setting) };
+  };
   const slopes: number[] = [];
   const around = [
     pair((d) => ({
@@ -32,7 +39,7 @@ export function speedSensitivity(input: LaunchSpeedInput): Outcome<SpeedSensitiv
     pair((d) => ({ ...input, arrowG: gram(arrowG + d) })),
   ];
   for (const [less, more] of around) {
-    const [low, high] = [launchSpeed(less), launchSpeed(more)];
+    const [low, high] = [launchSpeed(scaled(less)), launchSpeed(scaled(more))];
     if (!low.ok) return low;
     if (!high.ok) return high;
     slopes.push(high.speedMps - low.speedMps);

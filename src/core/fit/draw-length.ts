@@ -108,6 +108,10 @@ function fromReading(method: DrawLengthMethod, valueMm: number, options: DrawLen
   }
 }
 
+/** How far a step is from the target, mm; too long counts half as much again. */
+export const moduleCost = (target: Mm, step: Mm): number =>
+  step > target ? OVERSHOOT_WEIGHT * (step - target) : target - step;
+
 /**
  * The module step nearest the target, an overshoot counting 1.5 times; the rest in twists.
  *
@@ -115,7 +119,7 @@ function fromReading(method: DrawLengthMethod, valueMm: number, options: DrawLen
  */
 export function chooseModule(target: Mm, steps: readonly Mm[]): ModuleChoice | null {
   if (steps.length === 0) return null;
-  const cost = (step: Mm) => (step > target ? OVERSHOOT_WEIGHT * (step - target) : target - step);
+  const cost = (step: Mm) => moduleCost(target, step);
   const step = steps.reduce((best, next) => (cost(next) < cost(best) ? next : best));
   const remainder = target - step;
   return {

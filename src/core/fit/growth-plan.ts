@@ -1,4 +1,4 @@
-import { newton, type Newton } from '../units';
+import { addDays, newton, type Newton } from '../units';
 
 /** Most that is added at once (2 lb). Shop rule. */
 export const GROWTH_STEP_N = newton(9);
@@ -31,12 +31,7 @@ export function growthPlan(
   let peakN = startN as number;
   while (steps.length < most && peakN < topN - 1e-9) {
     peakN = Math.min(topN, peakN + GROWTH_STEP_N);
-    steps.push({ day: plusDays(fromDay, GROWTH_DAYS * (steps.length + 1)), peakN: newton(peakN) });
+    steps.push({ day: addDays(fromDay, GROWTH_DAYS * (steps.length + 1)), peakN: newton(peakN) });
   }
   return steps;
-}
-
-function plusDays(day: string, days: number): string {
-  const [year, month, date] = day.split('-').map(Number);
-  return new Date(Date.UTC(year!, month! - 1, date! + days)).toISOString().slice(0, 10);
 }

@@ -5,3 +5,8 @@ export * from './limb-bolts';
 export * from './weight-prior';
 export * from './bow-cover';
 export * from './growth-plan';
+export * from './posture';
+export * from './shop-modules';
+export * from './eye-test';
+export * from './old-bow';
+export * from './plausible';

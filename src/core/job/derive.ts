@@ -1,4 +1,12 @@
-import { drawLengthSteps, launchSpeed, type BowRecord, type LaunchSpeedInput } from '../bow';
+import {
+  curveFacts,
+  drawLengthSteps,
+  launchSpeed,
+  strokeMm,
+  wantedWall,
+  type BowRecord,
+  type LaunchSpeedInput,
+} from '../bow';
 import { checkKit, itemOf, type Finding, type Kit, type KitContext } from '../kit';
 import {
   bowCover,
@@ -6,13 +14,13 @@ import {
   drawLength,
   drawWeight,
   limbBolts,
+  postureEvidence,
   priorMedianN,
   type BowCover,
-  type DrawLengthReading,
   type DrawLengthResult,
   type DrawWeightResult,
   type LimbBoltResult,
-  type WeightTrial,
+  type PostureEvidence,
 } from '../fit';
 import type { Outcome } from '../outcome';
 import {
@@ -23,8 +31,9 @@ import {
   type History,
   type WorkPlan,
 } from '../route';
-import { gram, metre, mm, newton, turns, write, type Turns } from '../units';
-import type { FitReading, JobSnapshot } from './types';
+import { gram, metre, mm, newton, turns, write, type Newton, type Turns } from '../units';
+import { lengthReadings, oldBowFigures, postureLooks, weightTrials } from './fit-readings';
+import type { JobSnapshot } from './types';
 
 /** Everything computed for a job, from its snapshot alone. */
 export interface JobDerived {
@@ -32,6 +41,8 @@ export interface JobDerived {
   readonly kit: Kit;
   readonly fitLength: DrawLengthResult | null;
   readonly fitWeight: DrawWeightResult;
+  /** What the eye saw at full draw, beside the number. */
+  readonly posture: PostureEvidence;
   readonly context: BuildContext;
   readonly kitContext: KitContext;
   readonly findings: readonly Finding[];
@@ -55,6 +66,7 @@ export function derive(snapshot: JobSnapshot): JobDerived {
         ? (chooseModule(fitDrawLengthMm, drawLengthSteps(bow))?.stepMm ?? null)
         : null;
   const peak = peakGoal(snapshot, fitWeight);
+  const oldBow = oldBowFigures(snapshot.fitReadings);
   const half: BuildContext = {
     bow,
     kit,
@@ -62,6 +74,8 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     fitDrawLengthMm,
     moduleStepMm,
     ...peak,
+    oldBow,
+    curve: latestCurve(snapshot),
     predictedSpeed: null,
     shop: shop.units,
   };
@@ -73,6 +87,12 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     peakN: newtonOrNull(latest(history, 'peakWeight')?.si) ?? peak.peakTargetN,
     furthestM: job.furthestM === null ? null : metre(job.furthestM),
     electronicsForbidden: job.electronicsForbidden,
+    lowLight: job.lowLight,
+    purpose: job.purpose,
+    release: snapshot.archer.release,
+    eyesight: snapshot.archer.eyesight,
+    massLimitG: job.kitWishes.massLimitG === null ? null : gram(job.kitWishes.massLimitG),
+    lines: shop.kit,
     shop: shop.units,
   };
   return {
@@ -80,6 +100,7 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     kit,
     fitLength,
     fitWeight,
+    posture: fitPosture(snapshot, fitLength),
     context,
     kitContext,
     findings: checkKit(kitContext),
@@ -98,21 +119,15 @@ export const loopCounts = ({ job, shop }: Pick<JobSnapshot, 'job' | 'shop'>): bo
 
 function fitDrawLength(snapshot: JobSnapshot): DrawLengthResult | null {
   const { fitReadings, bow } = snapshot;
-  const readings = fitReadings.filter((r) => r.key !== 'weightTrial') as (FitReading & {
-    key: DrawLengthReading['method'];
-  })[];
-  return drawLength(
-    readings.map((reading) => ({ method: reading.key, valueMm: mm(reading.si) })),
-    { loopCounts: loopCounts(snapshot), moduleStepsMm: bow ? drawLengthSteps(bow) : [] },
-  );
+  return drawLength(lengthReadings(fitReadings), {
+    loopCounts: loopCounts(snapshot),
+    moduleStepsMm: bow ? drawLengthSteps(bow) : [],
+  });
 }
 
-export function weightTrials(fitReadings: readonly FitReading[]): WeightTrial[] {
-  return fitReadings.flatMap((reading) =>
-    reading.key === 'weightTrial' && reading.outcome
-      ? [{ peakN: newton(reading.si), outcome: reading.outcome }]
-      : [],
-  );
+function fitPosture({ fitReadings, shop }: JobSnapshot, fitLength: DrawLengthResult | null) {
+  const { looks, drawnMm } = postureLooks(fitReadings);
+  return postureEvidence(looks, drawnMm, fitLength, shop.units);
 }
 
 function fitDrawWeight({ archer, fitReadings }: JobSnapshot): DrawWeightResult {
@@ -131,6 +146,8 @@ function peakGoal(snapshot: JobSnapshot, fitWeight: DrawWeightResult) {
     return { peakTargetN: newton(job.peakTargetN), peakReason: `The technician’s choice: ${why}` };
   }
   const trials = weightTrials(snapshot.fitReadings).length;
+  const { oldPeak } = oldBowFigures(snapshot.fitReadings);
+  if (oldPeak !== undefined) return oldPeakGoal(newton(oldPeak), bow);
   if (trials === 0) return { peakTargetN: null, peakReason: 'No trial drawn yet' };
   const start = write(fitWeight.startN, 'force', shop.units);
   if (bow && fitWeight.startN < bow.minPeakN) {
@@ -145,6 +162,43 @@ function peakGoal(snapshot: JobSnapshot, fitWeight: DrawWeightResult) {
   };
 }
 
+/** As the bow they like, within what the new one can be set to. */
+function oldPeakGoal(oldPeakN: Newton, bow: BowRecord | null) {
+  if (bow && oldPeakN < bow.minPeakN)
+    return {
+      peakTargetN: bow.minPeakN,
+      peakReason: 'The bow’s lightest setting, above the old bow’s',
+    };
+  if (bow && oldPeakN > bow.maxPeakN)
+    return {
+      peakTargetN: bow.maxPeakN,
+      peakReason: 'The bow’s heaviest setting, under the old bow’s',
+    };
+  return { peakTargetN: oldPeakN, peakReason: 'As the old bow they like' };
+}
+
+/** What the newest logged curve of this bow says; null where none was logged. */
+function latestCurve({ curves }: JobSnapshot) {
+  const last = curves.at(-1);
+  const facts = last && curveFacts(last.points);
+  return facts?.ok ? facts : null;
+}
+
+/** A curve logged further from a setting than this does not speak for it: part of peak, mm of stroke. */
+const CURVE_PEAK_PART = 0.03;
+const CURVE_STROKE_MM = 8;
+
+/** Energy of the logged curve, where it was logged at the setting asked for. */
+function loggedEnergy(context: BuildContext, peakN: number, lengthMm: number): number | null {
+  const { bow, curve } = context;
+  if (!bow || !curve) return null;
+  const stroke = strokeMm(mm(lengthMm), bow.braceHeightMm);
+  const near =
+    Math.abs(curve.peakN - peakN) <= CURVE_PEAK_PART * peakN &&
+    Math.abs(curve.strokeMm - stroke) <= CURVE_STROKE_MM;
+  return near ? curve.storedEnergyJ : null;
+}
+
 /** What the speed model takes of this job: measured where it is, else wanted; null when something is missing. */
 export function speedInput(context: BuildContext): LaunchSpeedInput | null {
   const { bow, history, kit } = context;
@@ -152,7 +206,9 @@ export function speedInput(context: BuildContext): LaunchSpeedInput | null {
   const length = latest(history, 'drawLength')?.si ?? context.moduleStepMm;
   const arrow = latest(history, 'arrowMass')?.si ?? itemOf(kit, 'arrows')?.massG ?? null;
   if (!bow || peak === null || length === null || arrow === null) return null;
+  const storedEnergyJ = loggedEnergy(context, peak, length);
   return {
+    ...(storedEnergyJ === null ? {} : { storedEnergyJ }),
     bow,
     setting: { drawLengthMm: mm(length), peakN: newton(peak) },
     arrowG: gram(arrow),
@@ -211,6 +267,10 @@ export function jobBowCover(bow: BowRecord, snapshot: JobSnapshot, derived: JobD
     drawLengthMm: derived.fitLength?.drawLengthMm ?? null,
     startN: tried ? derived.fitWeight.startN : null,
     hand: snapshot.archer.hand,
+    wall: wantedWall(snapshot.archer.wall, snapshot.archer.release),
+    budgetCents: snapshot.job.budgetCents,
+    today: snapshot.today,
+    promisedDay: snapshot.job.promisedDay,
     shop: snapshot.shop.units,
   });
 }

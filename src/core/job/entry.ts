@@ -1,15 +1,10 @@
 import type { BowRecord } from '../bow';
-import { DRAW_LENGTH_METHODS, type DrawLengthMethod } from '../fit';
+import { DRAW_LENGTH_METHODS, OLD_BOW } from '../fit';
 import { setupValue, type SetupKey } from '../route';
 import type { QuantityName, ReadOptions, ShopUnits } from '../units';
+import { isFitKey, isMethod, type FitKey } from './fit-readings';
 
-export type EntryKey = SetupKey | DrawLengthMethod | 'weightTrial';
-
-const isMethod = (key: string): key is DrawLengthMethod =>
-  DRAW_LENGTH_METHODS.some((entry) => entry.method === key);
-
-export const isFitKey = (key: string): key is DrawLengthMethod | 'weightTrial' =>
-  key === 'weightTrial' || isMethod(key);
+export type EntryKey = SetupKey | FitKey;
 
 /**
  * How a number typed for a key is read: field and server use the same limits and words.
@@ -24,6 +19,7 @@ export function readOptionsFor(
   if (key === 'weightTrial') {
     return { quantity: 'force', shop, min: 22, max: 450, what: 'weight of the trial bow' };
   }
+  if (isFitKey(key) && !isMethod(key)) return ofFit(key, shop);
   if (isMethod(key)) {
     const { name, minMm, maxMm } = DRAW_LENGTH_METHODS.find((entry) => entry.method === key)!;
     return { quantity: 'length', shop, min: minMm, max: maxMm, what: name.toLowerCase() };
@@ -41,5 +37,22 @@ export function readOptionsFor(
       ? {}
       : { max: isTurns && bow?.maxTurns ? bow.maxTurns : value.max }),
     ...(value.bareUnit === undefined ? {} : { bareUnit: value.bareUnit }),
+  };
+}
+
+function ofFit(key: FitKey, shop: ShopUnits): ReadOptions | null {
+  if (key === 'postureBow')
+    return { quantity: 'length', shop, min: 380, max: 900, what: 'draw length of the bow in hand' };
+  const old = OLD_BOW.find((entry) => entry.key === key);
+  if (!old) return null;
+  const { quantity, min, max, name } = old;
+  return {
+    quantity,
+    shop,
+    min,
+    max,
+    what: `${name.toLowerCase()} of the old bow`,
+    // A whole bow is put on a kitchen scale, not on a grain scale.
+    ...(quantity === 'mass' ? { bareUnit: 'g' as const } : {}),
   };
 }

@@ -106,6 +106,9 @@ describe('what is computed for a job', () => {
     const light = {
       ...aPart(anItem('arrows', {}, { massG: 8 as never }), 'arrows'),
       arrivesDay: null,
+      orderedAt: null,
+      arrivedAt: null,
+      build: null,
     };
     const { context } = derive(
       aSnapshot({ rest: { fitReadings: A_FIT, bow: aBow(), parts: [light] } }),
@@ -276,7 +279,15 @@ describe('the stage rail', () => {
     expect(fit.open).toContain('draw-length methods that agree');
   });
   test('a hard refusal leaves the kit open with its reason', () => {
-    const parts = [{ ...aPart(anItem('rest', { mount: 'dovetail' }), 'rest'), arrivesDay: null }];
+    const parts = [
+      {
+        ...aPart(anItem('rest', { mount: 'dovetail' }), 'rest'),
+        arrivesDay: null,
+        orderedAt: null,
+        arrivedAt: null,
+        build: null,
+      },
+    ];
     const kit = states(aSnapshot({ rest: { bow: aBow(), parts } })).find(({ id }) => id === 'kit')!;
     expect(kit.open.join()).toContain('it needs a riser dovetail');
   });

@@ -1,7 +1,8 @@
 import { HANDOVER_CAUTIONS } from './cautions';
 import { missingSlots, SLOTS } from '../kit';
 import { isFinished, setupValue, STAGES, type JobStep, type Stage } from '../route';
-import { weightTrials, type JobDerived } from './derive';
+import type { JobDerived } from './derive';
+import { weightTrials } from './fit-readings';
 import type { JobSnapshot } from './types';
 
 export interface StageState {

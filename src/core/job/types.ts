@@ -1,11 +1,13 @@
-import type { BowRecord, Hand } from '../bow';
-import type { AgeBand, Build, DrawLengthMethod, Experience, TrialOutcome } from '../fit';
-import type { ChosenPart } from '../kit';
+import type { BowRecord, DrawOff, Hand, LoggedCurve, ReleaseType, Wall } from '../bow';
+import type { AgeBand, Build, Experience, EyeHandling } from '../fit';
+import type { ArrowChoice, ChosenPart, KitLines, ShootingPurpose, Slot } from '../kit';
+import type { QuoteHead } from '../quote/types';
 import type { Exception, Reading } from '../route';
 import type { ShopUnits } from '../units';
+import type { FitReading } from './fit-readings';
 
 export type Eye = 'right' | 'left' | 'unsure';
-export type Purpose = 'target' | 'field' | 'threeD' | 'hunting';
+export type Purpose = ShootingPurpose;
 
 export const PURPOSES: readonly { readonly id: Purpose; readonly name: string }[] = [
   { id: 'target', name: 'target' },
@@ -30,6 +32,10 @@ export interface Archer {
   /** Injuries in the archer's own words; empty is none told. */
   readonly injury: string;
   readonly eyesight: string;
+  readonly release: ReleaseType | 'unknown';
+  readonly wall: Wall | 'either' | 'unknown';
+  /** What is done about a hand and an eye that do not match. */
+  readonly eyeHandling: EyeHandling;
 }
 
 export interface Job {
@@ -54,6 +60,15 @@ export interface Job {
   readonly bowReason: string;
   /** The school of the draw length for this job; null follows the shop. */
   readonly loopCounts: boolean | null;
+  /** Least weight the archer's authority asks for, as the archer states it, and where. */
+  readonly legalMinimumN: number | null;
+  readonly legalPlace: string;
+  /** Questions of Meet somebody went past, and those put off, by id. */
+  readonly asked: readonly string[];
+  readonly skipped: readonly string[];
+  readonly drawOff: DrawOff | null;
+  readonly kitWishes: KitWishes;
+  readonly arrows: ArrowPlan;
   /** The technician's own module step and peak weight, overruling the fit, with reasons. */
   readonly moduleStepMm: number | null;
   readonly moduleReason: string;
@@ -65,20 +80,36 @@ export interface Job {
   readonly deliveredAt: string | null;
 }
 
-/** A reading of the fit: not a value of the bow but of the archer. */
-export interface FitReading {
-  readonly seq: number;
-  readonly key: DrawLengthMethod | 'weightTrial';
-  readonly si: number;
-  readonly outcome: TrialOutcome | null;
-  readonly entered: string;
-  readonly who: string;
-  readonly at: string;
+/** What whole packages are to keep to. */
+export interface KitWishes {
+  /** Parts not to be taken, by id. */
+  readonly without: readonly string[];
+  /** Places to fill besides the usual ones. */
+  readonly extra: readonly Slot[];
+  /** Bow and kit together at most, g; null where nobody named a limit. */
+  readonly massLimitG: number | null;
 }
+
+/** Arrows being built: the builds held against each other, and the finished set on the scale. */
+export interface ArrowPlan {
+  readonly builds: readonly ArrowChoice[];
+  readonly massesG: readonly number[];
+  /** Rest ahead of the plunger hole, mm; negative behind it. */
+  readonly restAheadMm: number;
+}
+
+export const NO_ARROWS: ArrowPlan = { builds: [], massesG: [], restAheadMm: 0 };
+
+export const NO_WISHES: KitWishes = { without: [], extra: [], massLimitG: null };
 
 export interface JobPart extends ChosenPart {
   /** Day it arrives when it is not in stock, YYYY-MM-DD. */
   readonly arrivesDay: string | null;
+  /** Instants it was ordered from its supplier, and came; null before. */
+  readonly orderedAt: string | null;
+  readonly arrivedAt: string | null;
+  /** For arrows built here: from what. */
+  readonly build: ArrowChoice | null;
 }
 
 export interface JobEvent {
@@ -96,6 +127,23 @@ export interface SheetHead {
   readonly who: string;
 }
 
+/** An earlier job of the same archer, with what was found then. */
+export interface EarlierJob {
+  readonly jobId: string;
+  readonly number: number;
+  readonly createdAt: string;
+  readonly deliveredAt: string | null;
+  /** Name of its bow; null when it never had one. */
+  readonly bow: string | null;
+  readonly sheetRevision: number | null;
+  /** The newest reading of each, as it was entered. */
+  readonly readings: readonly {
+    readonly key: string;
+    readonly si: number | null;
+    readonly entered: string;
+  }[];
+}
+
 export interface Shop {
   readonly name: string;
   readonly address: string;
@@ -103,7 +151,22 @@ export interface Shop {
   readonly units: ShopUnits;
   readonly loopCounts: boolean;
   readonly people: readonly string[];
+  /** Lines of the kit, and how much a place counts where the shop sees it otherwise. */
+  readonly kit: KitLines & { readonly weights: Partial<Record<Slot, number>> };
+  readonly quote: QuoteTerms;
 }
+
+/** What a quote is made by; set by the shop. */
+export interface QuoteTerms {
+  /** Of prices that hold it already, percent. */
+  readonly taxPct: number;
+  readonly depositPct: number;
+  readonly validDays: number;
+  /** An hour at the bench; 0 where setting up is not charged. */
+  readonly hourCents: number;
+}
+
+export const QUOTE_TERMS: QuoteTerms = { taxPct: 19, depositPct: 30, validDays: 14, hourCents: 0 };
 
 /** Everything one job's screens are computed from; travels as JSON. */
 export interface JobSnapshot {
@@ -118,6 +181,12 @@ export interface JobSnapshot {
   readonly acknowledged: readonly string[];
   readonly events: readonly JobEvent[];
   readonly sheets: readonly SheetHead[];
+  /** Quotes given, newest first. */
+  readonly quotes: readonly QuoteHead[];
+  /** Draw-force curves logged for the bow, oldest first. */
+  readonly curves: readonly LoggedCurve[];
+  /** What this archer had done here before, newest first. */
+  readonly earlier: readonly EarlierJob[];
   readonly shop: Shop;
   /** Today in the shop's time zone, YYYY-MM-DD. */
   readonly today: string;

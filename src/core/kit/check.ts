@@ -1,5 +1,7 @@
 import { KIT_RULES } from './rules';
 import {
+  partName,
+  sellCents,
   SLOTS,
   type CatalogueItem,
   type ChosenPart,
@@ -27,29 +29,34 @@ const speaks = (rule: KitRule, kit: Kit) =>
     ? rule.slots.every((slot) => kit[slot])
     : Object.values(kit).some((part) => part !== undefined);
 
+/** Every slot a rule looks at; a rule on the whole kit looks at all. */
+export const looksAt = ({ slots, sees = [] }: KitRule, slot: Slot): boolean =>
+  slots.length === 0 || slots.includes(slot) || sees.includes(slot);
+
+export const partOf = (item: CatalogueItem): ChosenPart => ({
+  slot: item.slot,
+  item,
+  owned: false,
+  label: partName(item),
+  priceCents: sellCents(item),
+});
+
 /** What stands against taking `item` into the kit as it is now: hard refusals first. */
 export function objections(item: CatalogueItem, context: KitContext): Finding[] {
-  const part: ChosenPart = {
-    slot: item.slot,
-    item,
-    owned: false,
-    label: `${item.maker} ${item.model}`,
-    priceCents: item.priceCents,
-  };
   const without: Kit = { ...context.kit, [item.slot]: undefined };
-  const before = new Set(
-    checkKit({ ...context, kit: without })
-      .filter((finding) => finding.verdict === 'doesNotFit')
-      .map((finding) => finding.rule.id),
-  );
+  const withIt: Kit = { ...context.kit, [item.slot]: partOf(item) };
   return (
-    checkKit({ ...context, kit: { ...context.kit, [item.slot]: part } })
-      .filter((finding) => finding.verdict === 'doesNotFit')
+    KIT_RULES.filter((rule) => looksAt(rule, item.slot) && speaks(rule, withIt))
+      .map((rule): Finding => ({ rule, ...rule.check({ ...context, kit: withIt }) }))
+      .filter(({ verdict }) => verdict === 'doesNotFit')
       // A quarrel between two other parts is not this one's fault.
-      .filter((finding) => !before.has(finding.rule.id))
+      .filter(({ rule }) => !(speaks(rule, without) && fails(rule, { ...context, kit: without })))
       .sort((a, b) => Number(b.rule.hard) - Number(a.rule.hard))
   );
 }
+
+export const fails = (rule: KitRule, context: KitContext): boolean =>
+  rule.check(context).verdict === 'doesNotFit';
 
 /** Required slots that are still empty, in order. */
 export const missingSlots = (kit: Kit): Slot[] =>

@@ -1,95 +1,41 @@
-import type { BowRecord, Hand, QuiverMount, RestMount, SightMount } from '../bow';
-import type { Gram, Metre, Mm, Newton, ShopUnits } from '../units';
+import type { BowRecord, Hand, ReleaseType } from '../bow';
+import { metre, mm, type Gram, type Metre, type Mm, type Newton, type ShopUnits } from '../units';
+import type { AttrsOf } from './attrs';
+import { ARROW_PARTS, type ArrowPart, type PartKind, type Slot } from './slots';
 
-export type Slot =
-  'rest' | 'sight' | 'peep' | 'loop' | 'arrows' | 'release' | 'quiver' | 'stabiliser';
+export * from './attrs';
+export * from './slots';
 
-export const SLOTS: readonly {
-  readonly id: Slot;
-  readonly name: string;
-  readonly required: boolean;
-}[] = [
-  { id: 'rest', name: 'Rest', required: true },
-  { id: 'sight', name: 'Sight', required: true },
-  { id: 'peep', name: 'Peep', required: true },
-  { id: 'loop', name: 'Loop', required: true },
-  { id: 'arrows', name: 'Arrows', required: true },
-  { id: 'release', name: 'Release', required: true },
-  { id: 'quiver', name: 'Quiver', required: false },
-  { id: 'stabiliser', name: 'Stabiliser', required: false },
-];
-
-export type RestDrive = 'limbDriven' | 'cableDriven' | 'containment';
-
-export interface RestAttrs {
-  readonly drive: RestDrive;
-  readonly mount: RestMount;
-  readonly minDrawMm: Mm;
-  readonly maxDrawMm: Mm;
-  readonly maxShaftMm: Mm;
-}
-export interface SightAttrs {
-  readonly mount: SightMount;
-  readonly pins: number;
-  readonly slides: boolean;
-  readonly travelMm: Mm;
-  readonly thirdAxis: boolean;
-  readonly electronics: boolean;
-  readonly housingRadiusMm: Mm;
-  readonly carriesQuiver: boolean;
-}
-export interface PeepAttrs {
-  readonly apertureMm: Mm;
-}
-export interface LoopAttrs {
-  readonly lengthMm: Mm;
-}
-export interface ArrowsAttrs {
-  readonly count: number;
-  readonly shaftOuterMm: Mm;
-  readonly shaftLengthMm: Mm;
-  readonly staticSpineIn: number;
-  /** One finished arrow; `massG` of the item is the same. */
-  readonly pointAndInsertG: Gram;
-  readonly vaneHeightMm: Mm;
-}
-export interface ReleaseAttrs {
-  readonly type: 'thumb' | 'index' | 'backTension';
-}
-export interface QuiverAttrs {
-  readonly mount: QuiverMount;
-  readonly arrows: number;
-  readonly minShaftMm: Mm;
-  readonly maxShaftMm: Mm;
-}
-export interface StabiliserAttrs {
-  readonly lengthMm: Mm;
-}
-
-export interface SlotAttrs {
-  rest: RestAttrs;
-  sight: SightAttrs;
-  peep: PeepAttrs;
-  loop: LoopAttrs;
-  arrows: ArrowsAttrs;
-  release: ReleaseAttrs;
-  quiver: QuiverAttrs;
-  stabiliser: StabiliserAttrs;
-}
-
-export interface CatalogueItemOf<S extends Slot> {
+export interface PartOf<K extends PartKind> {
   readonly id: string;
-  readonly slot: S;
+  readonly slot: K;
   readonly maker: string;
   readonly model: string;
   readonly hand: Hand | 'both';
+  /** Of one; of arrows and their parts each. */
   readonly massG: Gram;
   readonly priceCents: number;
+  /** What it is sold for while it is being cleared out; null at the usual price. */
+  readonly closeOutCents: number | null;
   readonly stock: number;
   readonly deliveryDays: number;
-  readonly attrs: SlotAttrs[S];
+  readonly supplier: string;
+  readonly attrs: AttrsOf[K];
 }
-export type CatalogueItem = { [S in Slot]: CatalogueItemOf<S> }[Slot];
+export type CatalogueItemOf<S extends Slot> = PartOf<S>;
+export type CatalogueItem = { [S in Slot]: PartOf<S> }[Slot];
+export type ArrowComponent = { [K in ArrowPart]: PartOf<K> }[ArrowPart];
+/** Any part of the catalogue. */
+export type AnyPart = CatalogueItem | ArrowComponent;
+
+export const isArrowComponent = (part: AnyPart): part is ArrowComponent =>
+  ARROW_PARTS.some(({ id }) => id === part.slot);
+
+/** What a part is sold for, cents. */
+export const sellCents = (part: Pick<AnyPart, 'priceCents' | 'closeOutCents'>): number =>
+  part.closeOutCents ?? part.priceCents;
+
+export const partName = ({ maker, model }: Pick<AnyPart, 'maker' | 'model'>) => `${maker} ${model}`;
 
 /** A part of this job: from the catalogue, or the archer's own (costs nothing). */
 export interface ChosenPart {
@@ -106,6 +52,9 @@ export type Kit = Partial<Record<Slot, ChosenPart>>;
 export const itemOf = <S extends Slot>(kit: Kit, slot: S): CatalogueItemOf<S> | null =>
   (kit[slot]?.item ?? null) as CatalogueItemOf<S> | null;
 
+/** What the bow is for; the job's own word. */
+export type ShootingPurpose = 'target' | 'field' | 'threeD' | 'hunting';
+
 /** What a rule may look at. */
 export interface KitContext {
   readonly bow: BowRecord | null;
@@ -114,8 +63,28 @@ export interface KitContext {
   readonly peakN: Newton | null;
   readonly furthestM: Metre | null;
   readonly electronicsForbidden: boolean;
+  readonly lowLight: boolean;
+  readonly purpose: ShootingPurpose;
+  readonly release: ReleaseType | 'unknown';
+  /** Glasses and the like, in the archer's own words; empty is none told. */
+  readonly eyesight: string;
+  /** Bow and kit together, ready to shoot; null where the archer named no limit. */
+  readonly massLimitG: Gram | null;
+  /** Where the shop draws its lines; see KIT_LINES. */
+  readonly lines: KitLines;
   readonly shop: ShopUnits;
 }
+
+/** Lines of the shop's own, changeable in its settings. */
+export interface KitLines {
+  /** Past this all three axes of a sight should be adjustable. */
+  readonly thirdAxisPastM: Metre;
+  /** Shaft past the rest at full draw; a shorter one can fall off it. */
+  readonly overhangMm: Mm;
+}
+
+/** As a new shop has them. Shop rules. */
+export const KIT_LINES: KitLines = { thirdAxisPastM: metre(45), overhangMm: mm(25) };
 
 export type Verdict = 'fits' | 'doesNotFit' | 'cannotTell';
 
@@ -129,7 +98,12 @@ export interface RuleAnswer {
 export interface KitRule {
   readonly id: string;
   readonly name: string;
+  /** Empty for a rule on the kit as a whole: it speaks as soon as there is any part. */
   readonly slots: readonly Slot[];
+  /** Other slots whose part it looks at where there is one. */
+  readonly sees?: readonly Slot[];
+  /** The wish it stands for, where it is one: whole packages keep it, part by part it only warns. */
+  readonly wish?: 'distance' | 'mass';
   /** A hard rule refuses the part; the others warn and can be overruled. */
   readonly hard: boolean;
   check(context: KitContext): RuleAnswer;

@@ -2,3 +2,5 @@ export * from './roots';
 export * from './linear';
 export * from './quadrature';
 export * from './statistics';
+export * from './paired';
+export * from './random';

@@ -1,4 +1,5 @@
-import type { BowRecord } from '../bow';
+import type { BowRecord, CurveFacts } from '../bow';
+import type { OldBowFigures } from '../fit';
 import type { Kit } from '../kit';
 import type { Mm, Newton, ShopUnits } from '../units';
 import type { History } from './ripple';
@@ -15,6 +16,10 @@ export interface BuildContext {
   /** Peak weight to set: the technician's, else the fit's start weight. */
   readonly peakTargetN: Newton | null;
   readonly peakReason: string;
+  /** Measured on the bow they like; targets of the new one. */
+  readonly oldBow: OldBowFigures;
+  /** The bow's own draw-force curve, where one was logged. */
+  readonly curve: CurveFacts | null;
   readonly predictedSpeed: { readonly speedMps: number; readonly sigmaMps: number } | null;
   readonly shop: ShopUnits;
 }

@@ -83,14 +83,26 @@ describe('the plan of a job', () => {
     expect(ids).toContain('cord');
   });
   test('a containment rest has no cord to set', () => {
-    const rest = { ...aPart(anItem('rest', { drive: 'containment' }), 'rest'), arrivesDay: null };
+    const rest = {
+      ...aPart(anItem('rest', { drive: 'containment' }), 'rest'),
+      arrivesDay: null,
+      orderedAt: null,
+      arrivedAt: null,
+      build: null,
+    };
     const parts = [...FULL_KIT.filter(({ slot }) => slot !== 'rest'), rest];
     expect(
       planOf(aSnapshot({ rest: { bow: aBow(), parts } })).steps.map((s) => s.id),
     ).not.toContain('cord');
   });
   test('a two-axis sight has no third axis to set', () => {
-    const sight = { ...aPart(anItem('sight', { thirdAxis: false }), 'sight'), arrivesDay: null };
+    const sight = {
+      ...aPart(anItem('sight', { thirdAxis: false }), 'sight'),
+      arrivesDay: null,
+      orderedAt: null,
+      arrivedAt: null,
+      build: null,
+    };
     const parts = [...FULL_KIT.filter(({ slot }) => slot !== 'sight'), sight];
     expect(
       planOf(aSnapshot({ rest: { bow: aBow(), parts } })).steps.map((s) => s.id),

@@ -1,5 +1,9 @@
+import { aBow, A_FIT, aSnapshot, readingsOf } from '../__tests__/fixtures';
+import { derive, type JobDerived } from '../job';
 import { REGISTRY, setupValue } from './registry';
 import { dependents, historyOf, staleValues } from './ripple';
+import { targetOf } from './targets';
+import { cableMoves, stringMoves } from './twist-moves';
 import type { Reading, SetupKey } from './types';
 
 let seq = 0;
@@ -110,5 +114,75 @@ describe('ripple', () => {
       expect.arrayContaining(['drawLength', 'peakWeight', 'timing', 'peepHeight', 'firstMark']),
     );
     expect(list).not.toContain('secondAxis');
+  });
+});
+
+describe('what twists did on this bow', () => {
+  test('a move is learned from two looks with nothing but twists between them', () => {
+    const history = historyOf(
+      readingsOf(
+        ['drawLength', 704],
+        ['stringTwists', 2],
+        ['drawLength', 701],
+        ['moduleTop', 685],
+        ['stringTwists', 4],
+        ['drawLength', 686],
+      ),
+    );
+    expect(stringMoves(history)).toEqual([{ twists: 2, movedMm: -3 }]);
+  });
+  test('cable twists and timing; a look repeated without twists is no move', () => {
+    const history = historyOf(
+      readingsOf(
+        ['timing', 4],
+        ['timing', 3.8],
+        ['cableTwists', 1.5],
+        ['timing', 1.2],
+        ['limbTurnsUpper', 3],
+        ['cableTwists', 2],
+        ['timing', 0],
+      ),
+    );
+    const moves = cableMoves(history);
+    expect(moves).toHaveLength(1);
+    expect(moves[0]!.twists).toBe(1.5);
+    expect(moves[0]!.movedMm).toBeCloseTo(-2.6);
+  });
+  test('the string’s target starts from the module and goes on from the draw board', () => {
+    const context = (readings: Reading[]) =>
+      derive(
+        aSnapshot({
+          job: { bowId: 'test-31-r' },
+          rest: { bow: aBow(), fitReadings: A_FIT, readings },
+        }),
+      ).context;
+    const fit = context([]).fitDrawLengthMm!;
+    const first = targetOf('stringTwists', context([]))!;
+    expect(first.reason).toContain('between module and archer');
+    const off = readingsOf(['stringTwists', first.si], ['drawLength', fit + 6]);
+    const next = targetOf('stringTwists', context(off))!;
+    expect(next.si).toBe(first.si + 5);
+    expect(next.reason).toContain('between draw board and archer');
+    const there = readingsOf(['stringTwists', first.si], ['drawLength', fit + 1]);
+    expect(targetOf('stringTwists', context(there))!.si).toBe(first.si);
+  });
+  test('a cable is asked for only where the cams run apart, and the look is asked for again', () => {
+    const plan = (...pairs: Parameters<typeof readingsOf>) =>
+      derive(
+        aSnapshot({
+          job: { bowId: 'test-31-r' },
+          rest: { bow: aBow(), fitReadings: A_FIT, readings: readingsOf(...pairs) },
+        }),
+      );
+    const has = (derived: JobDerived) => derived.plan.steps.find(({ id }) => id === 'timeCams');
+    expect(has(plan(['timing', 0.5]))).toBeUndefined();
+    const apart = plan(['timing', 3]);
+    expect(has(apart)).toBeDefined();
+    expect(targetOf('cableTwists', apart.context)).toMatchObject({ si: 2 });
+    const twisted = plan(['timing', 3], ['cableTwists', 2]);
+    expect(twisted.plan.stale.map(({ key }) => key)).toContain('timing');
+    expect(targetOf('cableTwists', twisted.context)!.reason).toContain('Look at the timing again');
+    const again = plan(['timing', 3], ['cableTwists', 2], ['timing', 1.6]);
+    expect(targetOf('cableTwists', again.context)!.si).toBeGreaterThan(2);
   });
 });

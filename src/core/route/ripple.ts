@@ -72,7 +72,10 @@ function changeAbove(
 ): { cause: Reading; chain: SetupKey[] } | null {
   for (const parent of setupValue(key).dependsOn) {
     const rows = history.get(parent) ?? [];
-    const changed = rows.find((row, i) => row.seq > since && i > 0 && differs(rows[i - 1], row));
+    const { fromZero, tolerance } = setupValue(parent);
+    const moved = (row: Reading, i: number) =>
+      i > 0 ? differs(rows[i - 1], row) : fromZero && Math.abs(row.si ?? 0) > tolerance;
+    const changed = rows.find((row, i) => row.seq > since && moved(row, i));
     // A first reading is news only where nothing stood before; the value was then set without it.
     if (changed) return { cause: changed, chain: [parent] };
     const open = rows.length === 0 || staleOf(parent, history, known) !== null;

@@ -102,6 +102,8 @@ const context = (readings: Reading[] = []): BuildContext => ({
   moduleStepMm: mm(698.5),
   peakTargetN: newton(190),
   peakReason: 'fit',
+  oldBow: {},
+  curve: null,
   predictedSpeed: null,
   shop: TRADE_UNITS,
 });

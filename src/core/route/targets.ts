@@ -1,9 +1,11 @@
+import { camTiming, twistResponse, twistsFor } from '../bow';
 import { MM_PER_TWIST } from '../fit/draw-length';
 import { itemOf } from '../kit';
-import { MM_PER_INCH, write } from '../units';
+import { MM_PER_INCH, TRADE_UNITS, write } from '../units';
 import type { BuildContext } from './context';
 import { setupValue } from './registry';
-import { latest } from './ripple';
+import { latest, type History } from './ripple';
+import { cableMoves, fresherThan, stringMoves } from './twist-moves';
 import type { Reading, SetupKey } from './types';
 
 /** What a reading should be, and why. */
@@ -12,13 +14,15 @@ export interface Target {
   readonly low: number;
   readonly high: number;
   readonly reason: string;
-  readonly source: 'bow' | 'part' | 'calculation' | 'shop rule' | 'technician';
+  readonly source: 'old bow' | 'bow' | 'part' | 'calculation' | 'shop rule' | 'technician';
 }
 
 /** Centre shot where the bow's own figure is not known (13/16 in). */
 export const USUAL_CENTRE_SHOT_MM = (13 / 16) * MM_PER_INCH;
 /** Peep above the nock to start with, until the archer says otherwise. */
 const PEEP_START_MM = 6 * MM_PER_INCH;
+/** A quarter inch is felt; half of it to either side is let stand. */
+const FELT_MM = 3.2;
 const CORD_RULE = { shortDraw: 635, longDraw: 787, near: 44, far: 64 };
 
 type Maker = (context: BuildContext) => (Omit<Target, 'low' | 'high'> & Partial<Target>) | null;
@@ -35,26 +39,15 @@ const moduleTarget: Maker = ({ moduleStepMm, shop }) =>
 const TARGETS: Partial<Record<SetupKey, Maker>> = {
   moduleTop: moduleTarget,
   moduleBottom: moduleTarget,
-  stringTwists: ({ fitDrawLengthMm, moduleStepMm, shop }) => {
-    if (fitDrawLengthMm === null || moduleStepMm === null) return null;
-    const remainder = fitDrawLengthMm - moduleStepMm;
-    // + is twists put in, which shortens the draw. + 0 keeps −0 out of the sentence.
-    const twists = -Math.round((remainder / MM_PER_TWIST) * 2) / 2 + 0;
-    return {
-      si: twists,
-      low: twists - 0.5,
-      high: twists + 0.5,
-      reason: `${write(remainder, 'length', shop, { signed: true, denominator: 32 })} is left between module and archer; a full twist is worth about 1.2 mm until this bow has shown its own`,
-      source: 'shop rule',
-    };
-  },
+  stringTwists: stringTwistTarget,
+  cableTwists: cableTwistTarget,
   drawLength: ({ fitDrawLengthMm }) =>
     fitDrawLengthMm === null
       ? null
       : {
           si: fitDrawLengthMm,
-          low: fitDrawLengthMm - 3.2,
-          high: fitDrawLengthMm + 3.2,
+          low: fitDrawLengthMm - FELT_MM,
+          high: fitDrawLengthMm + FELT_MM,
           reason: 'The archer’s own draw length from the fit; a quarter inch is felt',
           source: 'calculation',
         },
@@ -105,13 +98,29 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
     };
   },
   restCord: restCordTarget,
-  peepHeight: () => ({
-    si: PEEP_START_MM,
+  peepHeight: ({ oldBow: { oldPeepHeight } }) => ({
+    si: oldPeepHeight ?? PEEP_START_MM,
     low: 110,
     high: 200,
-    reason: 'About six inches to begin with; the archer’s eye decides',
-    source: 'shop rule',
+    reason: oldPeepHeight
+      ? 'As on the old bow to begin with; the archer’s eye decides'
+      : 'About six inches to begin with; the archer’s eye decides',
+    source: oldPeepHeight ? 'old bow' : 'shop rule',
   }),
+  peepTrueHeight: ({ oldBow: { oldPeepTrueHeight: si } }) =>
+    si === undefined
+      ? null
+      : { si, low: si - 3, high: si + 3, reason: 'As on the old bow they like', source: 'old bow' },
+  peepToPin: ({ oldBow: { oldPeepToPin: si } }) =>
+    si === undefined
+      ? null
+      : {
+          si,
+          low: si - 15,
+          high: si + 15,
+          reason: 'As on the old bow they like: the pin covers what it did',
+          source: 'old bow',
+        },
   firstAxis: () => ({ si: 0, reason: 'Rail parallel to the string', source: 'shop rule' }),
   secondAxis: () => ({
     si: 0,
@@ -146,6 +155,56 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
     },
   paperTear: () => ({ si: 0, reason: 'A hole under 6 mm from nock to point', source: 'shop rule' }),
 };
+
+/** What a full twist put in does to the draw length on this bow. */
+export const stringResponse = (history: History) =>
+  twistResponse({ mean: -MM_PER_TWIST, sd: 0.5 }, stringMoves(history), 0.8);
+
+/** From the module to the archer at first; from the draw board's own reading once there is one. */
+function stringTwistTarget({ fitDrawLengthMm, moduleStepMm, history, shop }: BuildContext) {
+  if (fitDrawLengthMm === null || moduleStepMm === null) return null;
+  const response = stringResponse(history);
+  const measured = fresherThan(history, 'drawLength', 'stringTwists')
+    ? (latest(history, 'drawLength')?.si ?? null)
+    : null;
+  const standing = latest(history, 'stringTwists')?.si ?? 0;
+  const left = fitDrawLengthMm - (measured ?? moduleStepMm);
+  const there = measured !== null && Math.abs(left) <= FELT_MM;
+  const more = there ? 0 : twistsFor(left, response);
+  if (more === null) return null;
+  const si = measured === null ? more : standing + more;
+  const worth = `a full twist ${response.moves > 0 ? `moved it ${write(Math.abs(response.perTwistMm), 'length', MM)} on this bow` : 'is worth about 1.2 mm until this bow has shown its own'}`;
+  const say = write(left, 'length', shop, { signed: true, denominator: 32 });
+  const reason = there
+    ? 'The draw board reads the archer’s length: nothing more to twist'
+    : `${say} is left between ${measured === null ? 'module' : 'draw board'} and archer; ${worth}`;
+  return { si, low: si - 0.5, high: si + 0.5, reason, source: 'shop rule' as const };
+}
+
+const MM = { ...TRADE_UNITS, length: 'mm' as const };
+
+/** Where the timing on the draw board asks for the cable; nothing to ask while it is in. */
+function cableTwistTarget({ bow, history }: BuildContext) {
+  const gap = latest(history, 'timing')?.si ?? null;
+  const standing = latest(history, 'cableTwists')?.si ?? 0;
+  if (!bow || gap === null) return null;
+  if (!fresherThan(history, 'timing', 'cableTwists'))
+    return {
+      si: standing,
+      reason: 'Look at the timing again before twisting on',
+      source: 'calculation' as const,
+    };
+  const advice = camTiming({ camSystem: bow.camSystem, gapMm: gap, moves: cableMoves(history) });
+  if (!advice.ok) return null;
+  return {
+    si: standing + advice.twists,
+    reason:
+      advice.leads === 'neither'
+        ? 'The cams reach their stops together'
+        : `The ${advice.leads} cam leads by ${Math.abs(gap).toFixed(1)} mm: ${advice.cableName}. ${advice.why}`,
+    source: 'calculation' as const,
+  };
+}
 
 function restCordTarget({ kit, fitDrawLengthMm, history }: BuildContext) {
   const rest = itemOf(kit, 'rest');

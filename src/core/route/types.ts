@@ -36,6 +36,7 @@ export type SetupKey =
   | 'limbTurnsUpper'
   | 'limbTurnsLower'
   | 'stringTwists'
+  | 'cableTwists'
   | 'inTracks'
   | 'drawLength'
   | 'peakWeight'
@@ -47,6 +48,11 @@ export type SetupKey =
   | 'nockHeight'
   | 'loop'
   | 'restCord'
+  | 'launcherSet'
+  | 'downCableFound'
+  | 'cockVaneDown'
+  | 'cordSettled'
+  | 'cordTied'
   | 'vaneClearance'
   | 'peepHeight'
   | 'peepTrueHeight'
@@ -82,6 +88,8 @@ export interface SetupValue {
   /** Possible readings, SI; outside is refused at the field. */
   readonly min?: number;
   readonly max?: number;
+  /** Stands at 0 until something is noted: then already its first reading is a change. */
+  readonly fromZero?: true;
   readonly dependsOn: readonly SetupKey[];
   readonly stage: Stage;
   readonly part: MapPart;

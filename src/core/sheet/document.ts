@@ -2,6 +2,7 @@ import { bowName, CAM_SYSTEMS } from '../bow';
 import { methodEntry } from '../fit';
 import {
   HANDOVER_CAUTIONS,
+  isMethod,
   jobMarks,
   loopCounts,
   markDistances,
@@ -10,9 +11,10 @@ import {
   type JobDerived,
   type JobSnapshot,
 } from '../job';
+import { fitNotes } from './fit-notes';
 import { kitPriceCents, SLOTS } from '../kit';
 import { readingText, REGISTRY, setupValue, targetText, valueState, writeValue } from '../route';
-import { write } from '../units';
+import { addDays, write } from '../units';
 
 export const SHEET_FORMAT = 'waffenrad-build-sheet';
 export const SHEET_FORMAT_VERSION = 1;
@@ -81,6 +83,8 @@ export interface SheetDocument {
     readonly startN: number | null;
     readonly startText: string | null;
     readonly trials: readonly { readonly entered: string; readonly outcome: string }[];
+    /** Eye, release, full draw, old bow: one sentence each; sheets before version 1.1 have none. */
+    readonly notes?: readonly string[];
   };
   readonly settings: readonly SheetSetting[];
   readonly parts: readonly {
@@ -179,18 +183,21 @@ export function sheetDocument(
   };
 }
 
-function fitPart({ fitReadings, job, shop }: JobSnapshot, { fitLength, fitWeight }: JobDerived) {
+function fitPart(snapshot: JobSnapshot, derived: JobDerived) {
+  const { fitReadings, job, shop } = snapshot;
+  const { fitLength, fitWeight } = derived;
   const trials = fitReadings.filter((reading) => reading.key === 'weightTrial');
   return {
     drawLengthMm: fitLength?.drawLengthMm ?? null,
     loopCounts: loopCounts({ job, shop }),
     drawLengthText: fitLength ? write(fitLength.drawLengthMm, 'length', shop.units) : null,
     readings: fitReadings.flatMap(({ key, entered, si }) =>
-      key === 'weightTrial' ? [] : [{ method: methodEntry(key).name, entered, si }],
+      isMethod(key) && si !== null ? [{ method: methodEntry(key).name, entered, si }] : [],
     ),
     startN: trials.length > 0 ? fitWeight.startN : null,
     startText: trials.length > 0 ? write(fitWeight.startN, 'force', shop.units) : null,
     trials: trials.map(({ entered, outcome }) => ({ entered, outcome: outcome ?? '' })),
+    notes: fitNotes(snapshot, derived),
   };
 }
 
@@ -241,10 +248,4 @@ function marksPart({ job, shop }: JobSnapshot, derived: JobDerived): SheetDocume
       ({ name, si, quantity, from }) => `${name} ${write(si!, quantity, shop.units)}, ${from}`,
     ),
   };
-}
-
-function addDays(day: string, days: number): string {
-  const date = new Date(`${day}T12:00:00Z`);
-  date.setUTCDate(date.getUTCDate() + days);
-  return date.toISOString().slice(0, 10);
 }

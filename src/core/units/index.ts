@@ -3,3 +3,4 @@ export * from './read';
 export * from './write';
 export { findUnit, shopUnitFor, siPerUnit, unitsFor } from './unit-table';
 export * from './money';
+export * from './days';

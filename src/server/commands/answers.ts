@@ -2,6 +2,8 @@ import { type Archer, type Job } from '@/core/job';
 import { updateArcher, updateJob, jobById } from '@/data/jobs';
 import { pick, spaced, type Handlers } from './types';
 
+const GONE_PAST = ['asked', 'skipped'];
+
 /** What the archer answered. */
 export const ANSWERS = {
   setAnswers({ archer, job }, { db, snapshot }) {
@@ -10,7 +12,11 @@ export const ANSWERS = {
       updateArcher(db, { ...before, ...archer } as Archer);
     if (job && Object.keys(job).length > 0)
       updateJob(db, { ...jobById(db, snapshot.job.id)!, ...job } as Job);
-    const changed = [...Object.keys(archer ?? {}), ...Object.keys(job ?? {})];
+    const changed = [...Object.keys(archer ?? {}), ...Object.keys(job ?? {})].filter(
+      (field) => !GONE_PAST.includes(field),
+    );
+    // Where the conversation stands is no entry anybody would want to take back.
+    if (changed.length === 0) return { summary: 'Meet: the next question', inverse: null };
     return {
       summary: `Answered: ${changed.map(spaced).join(', ')}`,
       inverse: {

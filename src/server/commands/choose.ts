@@ -1,12 +1,22 @@
 import { bowName, drawLengthSteps } from '@/core/bow';
 import { type BowCover } from '@/core/fit';
 import { derive, jobBowCover, readOptionsFor, type Job, type JobSnapshot } from '@/core/job';
-import { objections } from '@/core/kit';
-import { read, write } from '@/core/units';
+import {
+  checkKit,
+  objections,
+  partName,
+  partOf,
+  sellCents,
+  type CatalogueItem,
+  type KitContext,
+  type Slot,
+} from '@/core/kit';
+import { addDays, read, write } from '@/core/units';
 import type { Db } from '@/data/db';
 import { partsOf, putPart, type StoredPart, updateJob, jobById } from '@/data/jobs';
+import { lastReservedBy, reservedByOthers } from '@/data/reservations';
 import { bowById, itemById } from '@/data/stock';
-import { addDays, shopDay } from '../clock';
+import { shopDay } from '../clock';
 import { cannot, needReason, pick, spaced, type CommandOf, type Handlers } from './types';
 
 /** Bow, goals and parts. */
@@ -55,21 +65,10 @@ export const CHOOSE = {
     };
   },
 
-  choosePart({ slot, itemId, owned, label }, { db, snapshot }) {
-    const before = partsOf(db, snapshot.job.id).find((part) => part.slot === slot);
-    const row = partRow({ slot, itemId, owned, label }, db, snapshot);
+  choosePart({ slot, itemId, owned, label, fromStock = false }, { db, snapshot }) {
+    const beforeRow = storedPart(db, snapshot.job.id, slot);
+    const row = partRow({ slot, itemId, owned, label, fromStock }, db, snapshot);
     putPart(db, snapshot.job.id, slot, row);
-    const beforeRow: StoredPart | null = before
-      ? {
-          jobId: snapshot.job.id,
-          slot,
-          itemId: before.item?.id ?? null,
-          owned: before.owned,
-          label: before.label,
-          priceCents: before.priceCents,
-          arrivesDay: before.arrivesDay,
-        }
-      : null;
     return {
       summary: row
         ? `Kit: ${row.label}${owned ? ', brought along' : ''}`
@@ -77,7 +76,130 @@ export const CHOOSE = {
       inverse: { do: 'restore', part: { slot, row: beforeRow } },
     };
   },
+
+  setKitWishes({ wishes }, { db, snapshot }) {
+    const { kitWishes } = snapshot.job;
+    updateJob(db, {
+      ...jobById(db, snapshot.job.id)!,
+      kitWishes: { ...kitWishes, ...wishes },
+    });
+    return { summary: 'Kit: wishes changed', inverse: { do: 'restore', job: { kitWishes } } };
+  },
+
+  orderPart({ slot, state }, { db, snapshot, at }) {
+    const row = storedPart(db, snapshot.job.id, slot);
+    if (!row?.itemId || row.arrivesDay === null)
+      throw cannot('nothing-to-order', 'Nothing is ordered for this place.', '/command/slot');
+    const item = itemById(db, row.itemId);
+    const today = shopDay(snapshot.shop.timeZone);
+    const days = item?.deliveryDays ?? 0;
+    const changed: StoredPart = {
+      ...row,
+      orderedAt: state === 'toOrder' ? null : (row.orderedAt ?? at),
+      arrivedAt: state === 'arrived' ? at : null,
+      // The days count from the order, not from the talk.
+      arrivesDay: state === 'arrived' ? today : addDays(today, days),
+    };
+    putPart(db, snapshot.job.id, slot, changed);
+    const done = { toOrder: 'not ordered yet', ordered: 'ordered', arrived: 'has arrived' }[state];
+    return {
+      summary: `${row.label}: ${done}`,
+      inverse: { do: 'restore', part: { slot, row } },
+    };
+  },
+
+  choosePackage({ itemIds, fromStock = [] }, { db, snapshot }) {
+    const items = itemIds.map((id, i) => {
+      const item = itemById(db, id);
+      if (!item)
+        throw cannot('unknown-part', `There is no part “${id}” any more.`, `/command/itemIds/${i}`);
+      return item;
+    });
+    const slots = items.map(({ slot }) => slot);
+    if (new Set(slots).size !== slots.length)
+      throw cannot(
+        'slot-twice',
+        'Two parts of one place cannot both be taken.',
+        '/command/itemIds',
+      );
+    const { kitContext } = derive(snapshot);
+    const kit = {
+      ...kitContext.kit,
+      ...Object.fromEntries(items.map((item) => [item.slot, partOf(item)])),
+    };
+    // The parts are looked at together: one may be right only because another comes with it.
+    const before = hardAgainst(kitContext);
+    const against = checkKit({ ...kitContext, kit }).find(
+      ({ rule, verdict }) => rule.hard && verdict === 'doesNotFit' && !before.includes(rule.id),
+    );
+    if (against)
+      throw cannot(
+        against.rule.id,
+        `This package does not fit: ${against.reason}.`,
+        '/command/itemIds',
+      );
+    const jobId = snapshot.job.id;
+    const parts = slots.map((slot) => ({ slot, row: storedPart(db, jobId, slot) }));
+    for (const item of items) {
+      const row = catalogueRow(item, db, snapshot, fromStock.includes(item.id));
+      putPart(db, jobId, item.slot, row);
+    }
+    return {
+      summary: `Kit: a package of ${items.length} parts`,
+      inverse: { do: 'restore', parts },
+    };
+  },
 } satisfies Partial<Handlers>;
+
+const hardAgainst = (context: KitContext): string[] =>
+  checkKit(context).flatMap(({ rule, verdict }) =>
+    rule.hard && verdict === 'doesNotFit' ? [rule.id] : [],
+  );
+
+/** A slot as it is stored now, for the way back. */
+export function storedPart(db: Db, jobId: string, slot: Slot): StoredPart | null {
+  const part = partsOf(db, jobId).find((entry) => entry.slot === slot);
+  if (!part) return null;
+  const { item, ...rest } = part;
+  return { ...rest, jobId, itemId: rest.build ? null : (item?.id ?? null) };
+}
+
+/**
+ * A part of the catalogue as it goes into the job: its price, and when it arrives when no free one
+ * lies in the shop. One that was shown as free and is not any more is refused, and who has it is said.
+ */
+function catalogueRow(
+  item: CatalogueItem,
+  db: Db,
+  { job, shop }: JobSnapshot,
+  fromStock: boolean,
+): StoredPart {
+  const free = freeStock(db, item, job.id);
+  if (fromStock && free <= 0) {
+    const number = lastReservedBy(db, item.id, job.id);
+    const who = number === null ? 'It was sold' : `It was put aside for ticket ${number}`;
+    throw cannot(
+      'just-taken',
+      `The last ${partName(item)} is gone. ${who} just now. Ordered, it comes in ${item.deliveryDays} days.`,
+      '/command/fromStock',
+    );
+  }
+  return {
+    jobId: job.id,
+    slot: item.slot,
+    itemId: item.id,
+    owned: false,
+    label: partName(item),
+    priceCents: sellCents(item),
+    arrivesDay: free > 0 ? null : addDays(shopDay(shop.timeZone), item.deliveryDays),
+    orderedAt: null,
+    arrivedAt: null,
+    build: null,
+  };
+}
+
+const freeStock = (db: Db, item: CatalogueItem, jobId: string): number =>
+  item.stock - (reservedByOthers(db, jobId).get(item.id) ?? 0);
 
 /** A bow that does not cover the fit is taken only with a reason, which is kept with what is against it. */
 function uncovered({ bow, reasons }: BowCover, reason: string): string {
@@ -129,12 +251,22 @@ function weightGoal(
 }
 
 function partRow(
-  command: Pick<CommandOf<'choosePart'>, 'slot' | 'itemId' | 'owned' | 'label'>,
+  command: Pick<CommandOf<'choosePart'>, 'slot' | 'itemId' | 'owned' | 'label'> & {
+    readonly fromStock: boolean;
+  },
   db: Db,
   snapshot: JobSnapshot,
 ): StoredPart | null {
   const { slot, itemId, owned, label } = command;
-  const base = { jobId: snapshot.job.id, slot, owned, arrivesDay: null };
+  const base = {
+    jobId: snapshot.job.id,
+    slot,
+    owned,
+    arrivesDay: null,
+    orderedAt: null,
+    arrivedAt: null,
+    build: null,
+  };
   if (itemId === null) {
     if (!owned) return null;
     if (label.trim() === '')
@@ -157,13 +289,8 @@ function partRow(
       `${item.maker} ${item.model} does not fit: ${against.reason}.`,
       '/command/itemId',
     );
-  const arrives =
-    owned || item.stock > 0 ? null : addDays(shopDay(snapshot.shop.timeZone), item.deliveryDays);
-  return {
-    ...base,
-    itemId,
-    label: `${item.maker} ${item.model}`,
-    priceCents: owned ? 0 : item.priceCents,
-    arrivesDay: arrives,
-  };
+  // The archer's own part of the catalogue's making costs nothing and takes nothing from the shelf.
+  return owned
+    ? { ...base, itemId: item.id, label: partName(item), priceCents: 0 }
+    : catalogueRow(item, db, snapshot, command.fromStock);
 }

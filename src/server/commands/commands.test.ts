@@ -1,7 +1,7 @@
 import { aBow, anItem } from '@/core/__tests__/fixtures';
 import { HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import { openDb, type Db } from '@/data/db';
-import { insertBow, insertItem } from '@/data/stock';
+import { insertBow, insertItem, itemById } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { rememberPlace } from '../place';
 import { Problem } from '../problem';
@@ -101,7 +101,7 @@ describe('versions', () => {
     expect(job.events[0]).toMatchObject({
       version: 2,
       who: 'T. Okoro',
-      summary: 'arm span: 68 in',
+      summary: 'Arm span: 68 in',
       canUndo: true,
     });
   });
@@ -120,7 +120,7 @@ describe('versions', () => {
       const problem = error as Problem;
       expect(problem.status).toBe(409);
       expect(problem.body()).toMatchObject({
-        changed: [{ summary: 'arm span: 68 in', who: 'T. Okoro' }],
+        changed: [{ summary: 'Arm span: 68 in', who: 'T. Okoro' }],
         snapshot: { job: { version: 2 } },
       });
     }
@@ -473,6 +473,20 @@ describe('signing and handing over', () => {
     expect(JSON.stringify(loadSheet(job.job.id, '1', db))).toBe(first);
     expect(loadSheet(job.job.id, '2', db).settings.map(({ key }) => key)).toEqual(['bowMass']);
   });
+  test('what lay on the shelf leaves it at the first handover, and only once', () => {
+    send({ name: 'chooseBow', bowId: 'test-31-r' });
+    send({ name: 'choosePart', slot: 'rest', itemId: 'rest', owned: false, label: '' });
+    send({ name: 'choosePart', slot: 'sight', itemId: 'sight', owned: false, label: '' });
+    tellAll();
+    const stock = () => ['rest', 'sight'].map((id) => itemById(db, id)!.stock);
+    expect(stock()).toEqual([1, 0]);
+    send({ name: 'handOver', openReason: 'first try' });
+    // The sight was ordered for this archer: it never lay there.
+    expect(stock()).toEqual([0, 0]);
+    take('bowMass', '2500');
+    send({ name: 'handOver', openReason: 'second try' });
+    expect(stock()).toEqual([0, 0]);
+  });
   test('a caution can be told again', () => {
     send({ name: 'acknowledge', cautionId: 'dryFire', yes: true });
     send({ name: 'acknowledge', cautionId: 'dryFire', yes: false });
@@ -491,7 +505,7 @@ describe('undo', () => {
     take('armSpan', '69');
     send({ name: 'undo' });
     expect(job.fitReadings.map(({ entered }) => entered)).toEqual(['68 in']);
-    expect(job.events[0]!.summary).toBe('Taken back: arm span: 69 in');
+    expect(job.events[0]!.summary).toBe('Taken back: Arm span: 69 in');
     send({ name: 'undo' });
     expect(job.fitReadings).toEqual([]);
     expect(refusal({ name: 'undo' }).reason).toBe('nothing-to-undo');

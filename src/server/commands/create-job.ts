@@ -1,6 +1,6 @@
 import { checker } from '@/contracts/ajv';
 import { NewJobRequest } from '@/contracts/commands';
-import { type Archer, type Job, type JobSnapshot } from '@/core/job';
+import { NO_ARROWS, NO_WISHES, type Archer, type Job, type JobSnapshot } from '@/core/job';
 import { db, type Db } from '@/data/db';
 import { archerById, insertArcher, insertJob, nextJobNumber } from '@/data/jobs';
 import { addEvent } from '@/data/records';
@@ -24,6 +24,9 @@ const BLANK_ARCHER: Omit<Archer, 'id' | 'name'> = {
   experience: 'none',
   injury: '',
   eyesight: '',
+  release: 'unknown',
+  wall: 'unknown',
+  eyeHandling: 'open',
 };
 
 /** Opens a job, with a new archer or one who has been here before. */
@@ -56,6 +59,13 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       bowId: null,
       bowReason: '',
       loopCounts: null,
+      legalMinimumN: null,
+      legalPlace: '',
+      asked: [],
+      skipped: [],
+      drawOff: null,
+      kitWishes: NO_WISHES,
+      arrows: NO_ARROWS,
       moduleStepMm: null,
       moduleReason: '',
       peakTargetN: null,

@@ -1,10 +1,10 @@
 import { group, type Hit } from '@/core/flight';
-import { derive, isFitKey } from '@/core/job';
+import { derive, fitKeyName, isFitKey } from '@/core/job';
 import { latest, setupValue, type SetupKey } from '@/core/route';
 import { metre, mm, read, write } from '@/core/units';
 import { appendReading } from '@/data/records';
 import { appendRows, toRows } from '../take-readings';
-import { cannot, spaced, type Handlers } from './types';
+import { cannot, type Handlers } from './types';
 
 /** Readings and groups. */
 export const MEASURE = {
@@ -13,7 +13,7 @@ export const MEASURE = {
     const rows = readings.flatMap((entry, i) => toRows(entry, i, snapshot));
     const seqs = appendRows(db, rows, { jobId: snapshot.job.id, who: work.who, at: work.at });
     const last = rows.at(-1)!;
-    const name = isFitKey(last.key) ? spaced(last.key) : setupValue(last.key as SetupKey).name;
+    const name = isFitKey(last.key) ? fitKeyName(last.key) : setupValue(last.key as SetupKey).name;
     return {
       summary: `${name}: ${last.entered}${rows.length > 1 ? ` and ${rows.length - 1} more` : ''}`,
       inverse: { do: 'retract', seqs },

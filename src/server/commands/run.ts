@@ -1,5 +1,7 @@
 import { ANSWERS } from './answers';
+import { ARROWS } from './arrows';
 import { CHOOSE } from './choose';
+import { COMPARE } from './compare';
 import { MEASURE } from './measure';
 import { SIGN } from './sign';
 import { UNDO } from './undo';
@@ -15,7 +17,15 @@ import { Problem, invalid, notFound } from '../problem';
 import { loadSnapshot } from '../snapshot';
 import { type Done, type Handlers, type Work } from './types';
 
-const HANDLERS: Handlers = { ...ANSWERS, ...MEASURE, ...CHOOSE, ...SIGN, ...UNDO };
+const HANDLERS: Handlers = {
+  ...ANSWERS,
+  ...MEASURE,
+  ...CHOOSE,
+  ...ARROWS,
+  ...COMPARE,
+  ...SIGN,
+  ...UNDO,
+};
 
 const checkRequest = checker(CommandRequest);
 const checkByName = new Map(

@@ -1,9 +1,13 @@
 import { shopDay } from '../clock';
 import { assertSheet } from '@/contracts/sheet';
-import { HANDOVER_CAUTIONS, derive, openWork, stageStates } from '@/core/job';
+import { HANDOVER_CAUTIONS, derive, openWork, stageStates, type JobSnapshot } from '@/core/job';
+import { makeQuote } from '@/core/quote';
 import { STEP_TEMPLATES } from '@/core/route';
 import { sheetDocument } from '@/core/sheet';
+import { writeMoney } from '@/core/units';
 import { updateJob, jobById } from '@/data/jobs';
+import { insertQuote } from '@/data/quotes';
+import { takeFromStock } from '@/data/reservations';
 import { acknowledge, addException, insertSheet, lastSeq, unacknowledge } from '@/data/records';
 import { cannot, type Handlers } from './types';
 
@@ -70,7 +74,31 @@ export const SIGN = {
       { revision, at, who },
       assertSheet(sheetDocument(snapshot, derived, stamp)),
     );
+    // What lay on the shelf leaves it once, at the first handover.
+    if (!snapshot.job.deliveredAt) takeFromStock(db, fromShelf(snapshot));
     updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: at });
     return { summary: `Handed over, sheet revision ${revision}`, inverse: null };
   },
+
+  giveQuote(_command, { db, snapshot, who, at }) {
+    const { bow, parts, quotes, shop, job } = snapshot;
+    if (!bow && parts.length === 0)
+      throw cannot('nothing-to-quote', 'There is neither a bow nor a part to quote yet.');
+    const quote = makeQuote(snapshot, derive(snapshot), {
+      revision: (quotes[0]?.revision ?? 0) + 1,
+      madeAt: at,
+      madeDay: shopDay(shop.timeZone, at),
+      madeBy: who,
+    });
+    insertQuote(db, job.id, quote);
+    return {
+      summary: `Quote ${quote.revision}: ${writeMoney(quote.totalCents)}`,
+      inverse: null,
+    };
+  },
 } satisfies Partial<Handlers>;
+
+const fromShelf = ({ parts }: JobSnapshot): string[] =>
+  parts.flatMap(({ owned, item, arrivesDay }) =>
+    !owned && item && arrivesDay === null ? [item.id] : [],
+  );

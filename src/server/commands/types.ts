@@ -12,7 +12,9 @@ export type Inverse =
       readonly archer?: Archer;
       readonly job?: Partial<Job>;
       readonly part?: { slot: string; row: StoredPart | null };
+      readonly parts?: readonly { slot: string; row: StoredPart | null }[];
     }
+  | { readonly do: 'dropCurve'; readonly curveId: number }
   | { readonly do: 'withdraw'; readonly exceptionId: number }
   | { readonly do: 'acknowledge'; readonly cautionId: string; readonly yes: boolean };
 

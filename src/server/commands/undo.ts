@@ -1,4 +1,8 @@
-import { putPart, updateArcher, updateJob, jobById } from '@/data/jobs';
+import type { JobSnapshot } from '@/core/job';
+import { addDays } from '@/core/units';
+import { dropCurve } from '@/data/curves';
+import type { Db } from '@/data/db';
+import { type StoredPart, putPart, updateArcher, updateJob, jobById } from '@/data/jobs';
 import {
   acknowledge,
   appendReading,
@@ -7,6 +11,9 @@ import {
   undoable,
   withdrawException,
 } from '@/data/records';
+import { reservedByOthers } from '@/data/reservations';
+import { itemById } from '@/data/stock';
+import { shopDay } from '../clock';
 import { cannot, type Handlers, type Inverse, type Work } from './types';
 
 /** Taking back the newest entry. */
@@ -43,7 +50,14 @@ function takeBack(inverse: Inverse, { db, snapshot, who, at }: Work): void {
     case 'restore':
       if (inverse.archer) updateArcher(db, inverse.archer);
       if (inverse.job) updateJob(db, { ...jobById(db, jobId)!, ...inverse.job });
-      if (inverse.part) putPart(db, jobId, inverse.part.slot, inverse.part.row);
+      for (const { slot, row } of [
+        ...(inverse.part ? [inverse.part] : []),
+        ...(inverse.parts ?? []),
+      ])
+        putPart(db, jobId, slot, row && stillFree(row, db, snapshot));
+      return;
+    case 'dropCurve':
+      dropCurve(db, inverse.curveId);
       return;
     case 'withdraw':
       withdrawException(db, jobId, inverse.exceptionId);
@@ -52,4 +66,12 @@ function takeBack(inverse: Inverse, { db, snapshot, who, at }: Work): void {
       if (inverse.yes) acknowledge(db, jobId, inverse.cautionId, who, at);
       else unacknowledge(db, jobId, inverse.cautionId);
   }
+}
+
+/** A part that was put back is put aside again; taken by another job meanwhile, it has to be ordered. */
+function stillFree(row: StoredPart, db: Db, { job, shop }: JobSnapshot): StoredPart {
+  if (row.owned || row.itemId === null || row.arrivesDay !== null) return row;
+  const item = itemById(db, row.itemId);
+  if (!item || item.stock > (reservedByOthers(db, job.id).get(item.id) ?? 0)) return row;
+  return { ...row, arrivesDay: addDays(shopDay(shop.timeZone), item.deliveryDays) };
 }

@@ -251,6 +251,7 @@ function facts(w: SheetWriter, { archer, bow, fit, shop }: SheetDocument): void 
   );
   if (fit.drawLengthText) pair('Draw length of the archer', fit.drawLengthText);
   if (fit.startText) pair('Start weight by trial', fit.startText);
+  for (const note of fit.notes ?? []) pair('', note);
 }
 
 function marks(

@@ -127,8 +127,8 @@ function Bell(props: {
   });
   const colour = out ? 'var(--brick)' : strong ? 'var(--petrol)' : 'var(--ink-soft)';
   const right = s.x(mean + 2.4 * sigma);
-  // No face is measured here: eight pixels a letter is a little more than it takes.
-  const labelWidth = (props.label.length + props.figure.length + 1) * 8;
+  // No face is measured here: nine pixels a letter is a little more than it takes.
+  const labelWidth = (props.label.length + props.figure.length + 1) * 9;
   const fitsRight = right + labelWidth - 34 < s.width;
   const left = Math.max(labelWidth, s.x(mean - 2.4 * sigma) + 34);
   const textX = fitsRight ? Math.max(right - 34, s.x(mean) + 34) : left;

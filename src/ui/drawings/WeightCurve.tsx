@@ -17,12 +17,15 @@ export function WeightCurve({
   trials,
   shop,
   startN,
+  legalN = null,
 }: {
   result: DrawWeightResult;
   trials: readonly WeightTrial[];
   shop: ShopUnits;
   /** Null while no trial was made: the table alone gives no start weight. */
   startN: number | null;
+  /** The least weight the archer's authority asks for, as they state it. */
+  legalN?: number | null;
 }) {
   const holder = useRef<HTMLDivElement>(null);
   const { width } = useSize(holder, { width: 680, height: 230 });
@@ -32,7 +35,12 @@ export function WeightCurve({
   const seen = result.grid
     .filter((point) => point.probability / point.weightN > 0.01 * top)
     .map((point) => point.weightN);
-  const marks = [...seen, ...trials.map((trial) => trial.peakN), result.startN];
+  const marks = [
+    ...seen,
+    ...trials.map((trial) => trial.peakN),
+    result.startN,
+    ...(legalN === null ? [] : [legalN]),
+  ];
   const from = Math.floor(Math.min(...marks) / perUnit / grid) * grid;
   const to = Math.ceil(Math.max(...marks) / perUnit / grid) * grid;
   const s = scale(from, to, width);
@@ -61,6 +69,19 @@ export function WeightCurve({
         {trials.map((trial, i) => (
           <TrialMark key={i} x={s.x(trial.peakN / perUnit)} y={base - 14} outcome={trial.outcome} />
         ))}
+        {legalN !== null && (
+          <g>
+            <path
+              d={`M${s.x(legalN / perUnit)} ${TOP + 4}V${base + 26}`}
+              stroke="var(--brick)"
+              strokeWidth={1.8}
+              strokeDasharray="5 4"
+            />
+            <text x={s.x(legalN / perUnit) + 6} y={base + 44} className="svg-soft halo">
+              {w.legalMark(write(legalN, 'force', shop, { decimals: 0 }))}
+            </text>
+          </g>
+        )}
         {startN !== null && (
           <g>
             <path

@@ -10,15 +10,24 @@ export function Panel({
   onClose,
   children,
   wide = false,
+  typing = false,
 }: {
   title: string;
   onClose: () => void;
   children: ReactNode;
   wide?: boolean;
+  /** Holds a form: a tap beside it does not throw away what was typed. */
+  typing?: boolean;
 }) {
   const id = useId();
   return (
-    <Dialog open onClose={onClose} aria-labelledby={id} maxWidth={wide ? 'md' : 'sm'} fullWidth>
+    <Dialog
+      open
+      onClose={(_, reason) => (typing && reason === 'backdropClick' ? undefined : onClose())}
+      aria-labelledby={id}
+      maxWidth={wide ? 'md' : 'sm'}
+      fullWidth
+    >
       <div className="panel">
         <header>
           <h2 id={id}>{title}</h2>

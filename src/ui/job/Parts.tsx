@@ -14,14 +14,17 @@ export function Parts({
   parts,
   current,
   aside,
+  many = false,
 }: {
   parts: readonly Part[];
   current: string;
   /** A word on the result, at the end of the line. */
   aside?: ReactNode;
+  /** More than four: set closer, in smaller type. */
+  many?: boolean;
 }) {
   return (
-    <nav className="parts">
+    <nav className="parts" data-many={many ? 'yes' : undefined}>
       {parts.map(({ id, name, href, value }) => (
         <Link
           key={id}

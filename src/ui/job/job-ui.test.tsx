@@ -204,7 +204,13 @@ describe('the bow map', () => {
   });
   test('quiver and bar stand on it only when there are any', () => {
     expect(byPart(aFinishedJob()).quiver).toBeUndefined();
-    const quiver = { ...aPart(anItem('quiver'), 'quiver'), arrivesDay: null };
+    const quiver = {
+      ...aPart(anItem('quiver'), 'quiver'),
+      arrivesDay: null,
+      orderedAt: null,
+      arrivedAt: null,
+      build: null,
+    };
     expect(byPart(aFinishedJob({ rest: { parts: [...FULL_KIT, quiver] } })).quiver).toEqual([
       'quiver',
       'to do',
@@ -236,12 +242,23 @@ describe('a part at a glance', () => {
     ['rest', 'cable-driven · plunger-hole bolt · 100 g'],
     ['sight', '1 pin, slides · three axes · side plate · 100 g'],
     ['peep', '4.8 mm · 1 g'],
-    ['loop', '1/2 in · 0 g'],
+    ['loop', '1/2 in · cord · 0 g'],
     ['arrows', '12 arrows · spine 0.500 · 380 gr · 29 in · shaft 7.0 mm'],
     ['release', 'thumb button · 100 g'],
     ['quiver', 'on the riser · holds 5 · 100 g'],
-    ['stabiliser', '10 in · 100 g'],
+    ['stabiliser', '10 in · weights 1/4-20 · 100 g'],
+    ['rearBar', '7 7/8 in · weights 1/4-20 · 100 g'],
+    ['barMount', 'offset · thread 5/16-24 · 100 g'],
+    ['weights', '2 in the set · thread 1/4-20 · 100 g'],
+    ['nockingPoint', 'tied on · 100 g'],
+    ['sling', 'under the bar · 100 g'],
+    ['dampeners', '2 in the set · on the string · 100 g'],
+    ['stringStop', 'rod 3 15/16 in · 100 g'],
+    ['light', 'screws into the housing · 100 g'],
+    ['case', '39 3/8 in inside · hard shell · 100 g'],
+    ['armGuard', '6 5/16 in · 100 g'],
+    ['consumables', 'string wax · 100 g'],
   ] as const)('%s: %s', (slot, text) => {
-    expect(itemFacts(anItem(slot) as never, TRADE_UNITS)).toBe(text);
+    expect(itemFacts(anItem(slot) as never, TRADE_UNITS).replace(/\u00a0/g, ' ')).toBe(text);
   });
 });

@@ -83,14 +83,14 @@ const PARTS: readonly PartRule[] = [
   {
     part: 'rest',
     name: 'rest',
-    keys: ['centreShot', 'restFitted'],
+    keys: ['centreShot', 'launcherSet', 'restFitted'],
     anchor: (o) => o.rest,
     slot: 'rest',
   },
   {
     part: 'arrow',
     name: 'arrow',
-    keys: ['arrowSpeed', 'arrowMass'],
+    keys: ['arrowSpeed', 'cockVaneDown', 'arrowMass'],
     anchor: (o) => at(-108, o.arrowY),
     slot: 'arrows',
   },
@@ -103,7 +103,7 @@ const PARTS: readonly PartRule[] = [
   {
     part: 'cables',
     name: 'cord, cables',
-    keys: ['restCord', 'inTracks', 'holdingWeight'],
+    keys: ['restCord', 'cordTied', 'cordSettled', 'downCableFound', 'inTracks', 'holdingWeight'],
     anchor: (o) => at(o.stringX - 46, 0.34 * o.pocketY),
   },
   {

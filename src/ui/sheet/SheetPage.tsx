@@ -106,6 +106,7 @@ function Facts({ sheet: { archer, bow, fit, shop } }: { sheet: SheetDocument }) 
     ['', bow && (bow.maxTurns === null ? w.noLimit : w.limit(bow.maxTurns))],
     [w.drawLength, fit.drawLengthText],
     [w.startWeight, fit.startText],
+    ...(fit.notes ?? []).map((note): [string, string] => ['', note]),
   ];
   return (
     <dl className="facts-list">

@@ -7,9 +7,9 @@ import TextField from '@mui/material/TextField';
 import type { Shop } from '@/core/job';
 import type { ShopUnits } from '@/core/units';
 import { Choice, type ChoiceOption } from '../fields/Choice';
-import { Brand } from '../frame/Brand';
-import { TopTools } from '../frame/TopTools';
+import { PageHead } from '../frame/PageHead';
 import { post } from '../job/post';
+import { KitSettings } from './KitSettings';
 import { shopWords as w } from '../words';
 
 /** Name, people, units and school of the shop. */
@@ -19,6 +19,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
   const [people, setPeople] = useState(shop.people.join('\n'));
   const [said, setSaid] = useState<{ text: string; wrong: boolean } | null>(null);
   const [faults, setFaults] = useState<Faults>({});
+  const [wrongFields, setWrongFields] = useState<readonly string[]>([]);
   const change = (part: Partial<Shop>) => {
     setDraft({ ...draft, ...part });
     setSaid(null);
@@ -28,6 +29,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
     const found = faultsOf(draft, names);
     setFaults(found);
     if (Object.keys(found).length > 0) return;
+    if (wrongFields.length > 0) return setSaid({ text: w.seeMarked, wrong: true });
     const answer = await post<Shop>('/api/v1/shop', { ...draft, people: names }, 'PUT');
     setSaid({ text: answer.ok ? w.saved : answer.message, wrong: !answer.ok });
     if (answer.ok) router.refresh();
@@ -46,13 +48,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
   );
   return (
     <>
-      <header className="top">
-        <Brand />
-        <h1>{w.title}</h1>
-        <div className="facts">
-          <TopTools />
-        </div>
-      </header>
+      <PageHead title={w.title} />
       <main className="shop">
         <form
           noValidate
@@ -62,6 +58,15 @@ export function ShopPage({ shop }: { shop: Shop }) {
           }}
         >
           <p className="soft">{w.lead}</p>
+          <p>
+            <Link href="/shop/bows" prefetch={false}>
+              {w.bows}
+            </Link>{' '}
+            ·{' '}
+            <Link href="/shop/parts" prefetch={false}>
+              {w.parts}
+            </Link>
+          </p>
           <section className="block questions">
             {text('name', 80)}
             {text('address', 200)}
@@ -96,6 +101,16 @@ export function ShopPage({ shop }: { shop: Shop }) {
               onChange={(value) => change({ loopCounts: value === 'yes' })}
             />
           </section>
+          <KitSettings
+            shop={draft}
+            change={change}
+            onFault={(field, wrong) =>
+              setWrongFields((now) => [
+                ...now.filter((other) => other !== field),
+                ...(wrong ? [field] : []),
+              ])
+            }
+          />
           <div className="actions">
             <Button type="submit" variant="contained">
               {w.save}

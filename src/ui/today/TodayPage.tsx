@@ -6,7 +6,7 @@ import { Brand } from '../frame/Brand';
 import { useShell } from '../frame/Shell';
 import { TopTools } from '../frame/TopTools';
 import { longDay, plainDay } from '../fields/dates';
-import { frame, today as w } from '../words';
+import { frame, orderWords, today as w } from '../words';
 import { DayPlan } from './DayPlan';
 import { TicketList } from './TicketList';
 
@@ -49,7 +49,12 @@ export function TodayPage({ view }: { view: TodayView }) {
         <DayPlan view={view} />
         <div className="split day-lists">
           <section>
-            <h3 className="block-title">{w.arriving}</h3>
+            <h3 className="block-title">
+              {w.arriving}{' '}
+              <Link href="/orders" prefetch={false}>
+                {orderWords.link}
+              </Link>
+            </h3>
             <ul className="rows day-rows">
               {view.arriving.map(({ day, label, name, jobId }) => (
                 <li key={jobId + label}>

@@ -31,6 +31,8 @@ export const bench = {
   tick: (what: string) => `Done: ${what.charAt(0).toLowerCase()}${what.slice(1)}`,
   tickAgain: 'Done again',
   wanted: 'wanted',
+  ahead: (n: number, minutes: number, names: readonly string[], more: boolean) =>
+    `Changed now, ${n === 1 ? 'this one is' : `these ${n} are`} to be done again, about ${minutes} minutes: ${names.join(', ')}${more ? ' …' : '.'}`,
   measure: (name: string) => `Measure ${name.toLowerCase()} again`,
   because: {
     route:

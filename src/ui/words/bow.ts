@@ -7,6 +7,10 @@ export const bow = {
   noBowYet: 'no bow chosen yet',
   choose: 'Bow',
   module: 'Module',
+  drawOff: 'Draw-off',
+  drawOffOf: (n: number) => `${n} bows`,
+  twistsPart: 'Twists',
+  twistsOpen: 'to twist',
   bolts: 'Limb bolts',
   none: 'none yet',
   notSet: 'not set',
@@ -65,6 +69,7 @@ export const bow = {
   upperThenLower: 'upper, then lower',
   thenWeigh: 'weigh again',
   planDone: 'On target. Nothing to turn.',
+  planEnd: 'As far as this bow goes.',
   predicted: (weight: string, sigma: string) => `expected ${weight} ± ${sigma}`,
   notReached: (limit: string) =>
     `The target lies past what this bow can be set to. Nearest possible: ${limit}.`,
@@ -73,15 +78,34 @@ export const bow = {
     `Hard stop at ${turns} out. Past it the limb can leave its pocket under load.`,
   force: 'Draw force',
   forceMissing:
-    'The curve needs a setting, a weight and an arrow: set the module, draw a trial, choose arrows.',
+    'The speed needs a setting, a weight and an arrow: set the module, draw a trial, choose arrows.',
   chartDrawn: (unit: string) => `drawn from the brace, ${unit}`,
   peak: 'Peak weight',
-  holding: (percent: number) => `Holding weight, ${percent} % let off`,
+  holdingShort: 'Holding weight',
+  letOff: 'Let-off',
+  valley: 'Valley',
+  curveMissing:
+    'The curve needs a setting and a weight: set the module, and draw a trial or set a weight.',
+  lineModel: 'by the model',
+  lineLogged: 'logged',
+  lineOther: (name: string) => `${name}, by the model`,
+  lineOtherLogged: (name: string) => `${name}, logged`,
+  overlay: 'Laid over it',
+  overlayNone: 'no other bow',
+  logBoard: 'Log on the draw board',
+  readFile: 'Read a logged curve',
+  stopLog: 'Stop and forget it',
+  keepCurve: 'Keep this curve',
+  logAgain: 'Draw it again',
+  dropLog: 'Forget it',
+  logged: (device: string, points: number, leftOut: number) =>
+    `${device ? `${device}: ` : ''}${points} points${leftOut > 0 ? `, ${leftOut} ${leftOut === 1 ? 'line' : 'lines'} left out` : ''}`,
+  energyModel: 'The energy is the model’s; a curve logged at this setting would replace it.',
+  energyLogged: (name: string) => `The energy is that of ${name} as it was logged.`,
   stored: 'Stored energy',
   inArrow: 'In the arrow',
   efficiency: 'Efficiency, by the rating',
   speed: 'Predicted speed',
-  whatChanges: 'What changes the speed',
   aPound: 'a pound more weight',
   halfAnInch: 'half an inch more draw',
   aGram: 'a gram more arrow',
@@ -99,7 +123,7 @@ export const bow = {
   clocks: 'Limb bolts, turned out so far',
   because: {
     cover:
-      'A bow fits when its hand is right, a module step lies within six twists of the archer, and the start weight lies in its range.',
+      'A bow fits when its hand is right, a module step lies within six and a half twists of the archer, and the start weight lies in its range.',
     nearest: (step: string) =>
       `${step} is the nearest step to the archer; too long counts half as much again.`,
     technician: (reason: string) => `Set by the technician: ${reason}.`,
@@ -107,6 +131,8 @@ export const bow = {
       `From ${n} ${n === 1 ? 'weighing' : 'weighings'} of this bow: about ${perTurn} a turn here. Half the turns is not half the range.`,
     unlearned: (perTurn: string) =>
       `No weighing yet: the catalogue’s range spread evenly, ${perTurn} a turn, and that is only a first guess.`,
+    forceLogged:
+      'The whole line is this bow as it was logged; the broken one is the model’s for its cam’s character.',
     force:
       'The curve is the model’s for this cam’s character, not a log of this bow; the draw board is right.',
     rating:
@@ -119,6 +145,8 @@ export const bow = {
     limit: (turns: string) =>
       `Never past ${turns} out, printed on the limb or in the manual. If they disagree, the smaller counts.`,
     key: 'Key started at 12 or 6 o’clock, so that the turns are counted right.',
+    board:
+      'On the draw board: hands clear of the string, crank slowly, crank back before anything is touched.',
     lightArrow:
       'Speed bought with a light arrow is paid by the limbs: under 5 grains a pound it is like a dry fire.',
     dryFire: 'Weigh slowly through the peak and let down slowly. Never let the string go.',

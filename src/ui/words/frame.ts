@@ -26,6 +26,8 @@ export const frame = {
   undo: 'Undo',
   undone: (what: string) => `Taken back: ${what}`,
   saving: 'Saving …',
+  deviceCut:
+    'The line to the device was cut. What came before is kept; look at the cable and start again.',
   notSaved: 'Not saved: the program does not answer. What you typed is kept; try again.',
   tryAgain: 'Try again',
   reason: 'Why',

@@ -63,7 +63,11 @@ export const lane = {
   clearTo: (distance: string) =>
     `Past ${distance} the sight’s housing comes into the arrow’s way: no marks are given.`,
   noneClear: 'With this peep height the housing is in the arrow’s way at every distance.',
+  cord: 'Cord',
+  cordDone: 'done',
+  noCord: 'This rest has no cord to see to after paper.',
   because: {
+    cord: 'A cord stretches and a knot settles with the first shots; it is ended only when paper is done.',
     tear: 'The tear is the nock’s hole from the point’s hole, seen from the archer. Under 6 mm is good enough to go on.',
     model:
       'Marks come from speed, arrow, air drag and the peep and pin as measured; drag 2.0 until shots say otherwise.',

@@ -2,19 +2,16 @@ import { PIVOT_TO_STANDARD_MM } from '../../bow';
 import { write } from '../../units';
 import { cannotTell, doesNotFit, fits, itemOf, type KitRule } from '../types';
 
-/** Shaft past the rest at full draw; a shorter one can fall off it. Shop rule. */
-const OVERHANG_MM = 25;
-
 export const arrowLength: KitRule = {
   id: 'arrow-length',
   name: 'Arrow is long enough for the draw',
   slots: ['arrows'],
   hard: true,
-  check({ kit, drawLengthMm, shop }) {
+  check({ kit, drawLengthMm, lines, shop }) {
     const arrows = itemOf(kit, 'arrows');
     if (!arrows) return cannotTell('the length of the archer’s own arrows; measure one');
     if (drawLengthMm === null) return cannotTell('no draw length yet');
-    const shortest = drawLengthMm - PIVOT_TO_STANDARD_MM + OVERHANG_MM;
+    const shortest = drawLengthMm - PIVOT_TO_STANDARD_MM + lines.overhangMm;
     return arrows.attrs.shaftLengthMm >= shortest
       ? fits
       : doesNotFit(

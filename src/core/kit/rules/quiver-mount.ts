@@ -4,6 +4,7 @@ export const quiverMount: KitRule = {
   id: 'quiver-mount',
   name: 'Quiver has a place to sit',
   slots: ['quiver'],
+  sees: ['sight'],
   hard: true,
   check({ bow, kit }) {
     const quiver = itemOf(kit, 'quiver');

@@ -1,19 +1,17 @@
 import { cannotTell, doesNotFit, fits, itemOf, type KitRule } from '../types';
 
-/** Past this a tilted bubble on a slope is seen on the target. Shop rule. */
-const THIRD_AXIS_FROM_M = 45;
-
 export const thirdAxis: KitRule = {
   id: 'third-axis',
   name: 'Third axis for the distance',
   slots: ['sight'],
   hard: false,
-  check({ kit, furthestM }) {
+  wish: 'distance',
+  check({ kit, furthestM, lines }) {
     const sight = itemOf(kit, 'sight');
     if (!sight) return cannotTell('the axes of the archer’s own sight');
     if (furthestM === null) return cannotTell('how far the archer shoots');
-    return furthestM <= THIRD_AXIS_FROM_M || sight.attrs.thirdAxis
+    return furthestM <= lines.thirdAxisPastM || sight.attrs.thirdAxis
       ? fits
-      : doesNotFit(`past ${THIRD_AXIS_FROM_M} m all three axes should be adjustable`);
+      : doesNotFit(`past ${lines.thirdAxisPastM} m all three axes should be adjustable`);
   },
 };

@@ -1,6 +1,7 @@
 import { PREPARE } from './prepare';
 import { PRESS_AND_BOARD } from './press-and-board';
 import { PROVE } from './prove';
+import { REST_STEPS } from './rest';
 import { SET_THE_BOW } from './set-the-bow';
 import type { StepTemplate } from './types';
 
@@ -11,5 +12,6 @@ export const STEP_TEMPLATES: readonly StepTemplate[] = [
   ...SET_THE_BOW,
   ...PREPARE,
   ...PRESS_AND_BOARD,
+  ...REST_STEPS,
   ...PROVE,
 ];

@@ -1,5 +1,14 @@
+import { TIMING_IN_MM } from '../../bow';
+import { latest } from '../ripple';
 import { always, fixed, PRESS } from './shared';
 import type { StepTemplate } from './types';
+
+/** Only where the draw board saw one cam ahead of the other, or the cable was twisted for it. */
+const camsApart: StepTemplate['applies'] = ({ bow, history }) =>
+  bow !== null &&
+  bow.camSystem !== 'single' &&
+  (latest(history, 'cableTwists') !== null ||
+    Math.abs(latest(history, 'timing')?.si ?? 0) > TIMING_IN_MM);
 
 /** What needs the press and the draw board. */
 export const PRESS_AND_BOARD: readonly StepTemplate[] = [
@@ -77,6 +86,22 @@ export const PRESS_AND_BOARD: readonly StepTemplate[] = [
     needs: ['tracks'],
     applies: always,
     watch: ['Hands clear of the string while the board is under load.'],
+  },
+  {
+    id: 'timeCams',
+    title: 'Twist the cable until the cams run together',
+    say: fixed(
+      'A half or a full twist at a time, then look again on the draw board. Which cable and how many stands with the target.',
+    ),
+    stage: 'bench',
+    station: 'press',
+    archer: false,
+    tool: 'press',
+    minutes: 6,
+    reads: ['cableTwists'],
+    needs: ['board'],
+    applies: camsApart,
+    watch: [PRESS],
   },
   {
     id: 'weights',

@@ -2,7 +2,15 @@
 import { useState, type ReactNode } from 'react';
 import Button from '@mui/material/Button';
 import { readOptionsFor } from '@/core/job';
-import { setupValue, targetText, readingText, type JobStep, type ValueState } from '@/core/route';
+import {
+  ripplePreview,
+  setupValue,
+  targetText,
+  readingText,
+  type JobStep,
+  type SetupKey,
+  type ValueState,
+} from '@/core/route';
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
@@ -10,6 +18,9 @@ import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w, fields } from '../../words';
+
+/** Values named before the rest is only counted. */
+const AHEAD_NAMED = 5;
 
 /** The first value of a step that wants a hand: stale, missing or out. */
 export const openValue = (step: JobStep): ValueState | null =>
@@ -130,6 +141,7 @@ function ValueEntry({
           </p>
         )}
         {reading && <Before value={value} />}
+        {reading && !value.stale && <Ahead of={key} />}
         {children}
       </div>
       {isCheck ? (
@@ -157,6 +169,19 @@ function ValueEntry({
         />
       )}
     </div>
+  );
+}
+
+/** What a change of this value would ask for again, told before it is done. */
+function Ahead({ of }: { of: SetupKey }) {
+  const { derived } = useJob();
+  const { keys, minutes } = ripplePreview(of, derived.history, derived.plan);
+  if (keys.length === 0) return null;
+  const names = keys.slice(0, AHEAD_NAMED).map((key) => setupValue(key).short);
+  return (
+    <p className="small soft ahead">
+      {w.ahead(keys.length, minutes, names, keys.length > AHEAD_NAMED)}
+    </p>
   );
 }
 

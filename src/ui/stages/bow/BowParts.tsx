@@ -2,7 +2,7 @@
 import { moduleLabel } from '@/core/bow';
 import { toQuarterTurns } from '@/core/fit';
 import { limbBoltAdvice, standingTurns } from '@/core/job';
-import { latest } from '@/core/route';
+import { latest, targetOf } from '@/core/route';
 import { write } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
@@ -10,17 +10,26 @@ import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
 import { bow as w } from '../../words';
 
-export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' | 'force' }) {
+export type BowPart = 'choose' | 'drawOff' | 'module' | 'bolts' | 'twists' | 'force';
+
+export function BowParts({ current }: { current: BowPart }) {
   const { snapshot, derived } = useJob();
   const { href } = useStage();
   const { bow, shop } = snapshot;
   const toGo = useToGo();
+  const twists = useTwists();
   const predicted = derived.context.predictedSpeed;
+  const drawOff = {
+    id: 'drawOff',
+    name: w.drawOff,
+    href: href('bow', { part: 'drawOff' }),
+    value: snapshot.job.drawOff ? w.drawOffOf(snapshot.job.drawOff.bowIds.length) : w.none,
+  };
   if (!bow)
     return (
       <Parts
-        current="choose"
-        parts={[{ id: 'choose', name: w.choose, href: href('bow'), value: w.none }]}
+        current={current}
+        parts={[{ id: 'choose', name: w.choose, href: href('bow'), value: w.none }, drawOff]}
       />
     );
   const step = latest(derived.history, 'moduleBottom')?.si ?? null;
@@ -28,6 +37,7 @@ export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' |
   const label = step === null ? null : moduleLabel(bow, step);
   return (
     <Parts
+      many
       current={current}
       parts={[
         {
@@ -36,6 +46,7 @@ export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' |
           href: href('bow', { part: 'choose' }),
           value: bow.model,
         },
+        drawOff,
         {
           id: 'module',
           name: w.module,
@@ -49,6 +60,12 @@ export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' |
           value: <WithFractions text={toGo} />,
         },
         {
+          id: 'twists',
+          name: w.twistsPart,
+          href: href('bow', { part: 'twists' }),
+          value: <WithFractions text={twists} />,
+        },
+        {
           id: 'force',
           name: w.force,
           href: href('bow', { part: 'force' }),
@@ -59,6 +76,20 @@ export function BowParts({ current }: { current: 'choose' | 'module' | 'bolts' |
       ]}
     />
   );
+}
+
+/** What is still to twist, of string or cable; what the board reads when nothing is. */
+function useTwists(): string {
+  const { snapshot, derived } = useJob();
+  const { history, context } = derived;
+  const more = (['stringTwists', 'cableTwists'] as const).some((key) => {
+    const target = targetOf(key, context);
+    const standing = latest(history, key)?.si ?? 0;
+    return target !== null && Math.abs(target.si - standing) >= 0.5;
+  });
+  const board = latest(history, 'drawLength')?.si ?? null;
+  if (more) return w.twistsOpen;
+  return board === null ? w.none : write(board, 'length', snapshot.shop.units);
 }
 
 /** "3 1/4 out", "there", "not weighed". */

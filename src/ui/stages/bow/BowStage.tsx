@@ -1,20 +1,31 @@
 'use client';
-import type { BowRecord } from '@/core/bow';
+import type { BowRecord, LoggedCurve } from '@/core/bow';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { ChooseBow } from './ChooseBow';
 import { DrawForce } from './DrawForce';
+import { DrawOffPart } from './DrawOffPart';
 import { LimbBolts } from './LimbBolts';
 import { SetModule } from './SetModule';
+import { Twists } from './Twists';
 
 /** A bow that covers the fit, its module, its limb bolts. */
-export function BowStage({ bows }: { bows: readonly BowRecord[] }) {
+export function BowStage({
+  bows,
+  curves,
+}: {
+  bows: readonly BowRecord[];
+  /** The newest logged curve of every bow. */
+  curves: readonly LoggedCurve[];
+}) {
   const { snapshot } = useJob();
   const { at } = useStage();
   const wanted = at('part') ?? PART_OF_STEP[at('step') ?? ''];
+  if (wanted === 'drawOff') return <DrawOffPart bows={bows} />;
   if (!snapshot.bow || wanted === 'choose') return <ChooseBow bows={bows} />;
   if (wanted === 'bolts') return <LimbBolts bow={snapshot.bow} />;
-  if (wanted === 'force') return <DrawForce bow={snapshot.bow} />;
+  if (wanted === 'force') return <DrawForce bow={snapshot.bow} bows={bows} curves={curves} />;
+  if (wanted === 'twists') return <Twists bow={snapshot.bow} />;
   if (wanted === 'module') return <SetModule bow={snapshot.bow} />;
   return <FirstOpen bow={snapshot.bow} />;
 }

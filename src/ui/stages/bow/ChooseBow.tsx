@@ -50,7 +50,7 @@ function BowRow({ cover }: { cover: BowCover }) {
   const { snapshot, send } = useJob();
   const { go } = useStage();
   const [trouble, setTrouble] = useState('');
-  const { bow, verdict, reasons, module } = cover;
+  const { bow, verdict, reasons, notes, module } = cover;
   const units = snapshot.shop.units;
   const say = (mm: number) => write(mm, 'length', units);
   const pounds = (n: number) => write(n, 'force', units, { decimals: 0 });
@@ -96,7 +96,7 @@ function BowRow({ cover }: { cover: BowCover }) {
         {verdict !== 'out' && module && (
           <WithFractions text={`${w.setTo(say(module.stepMm))}, ${w.twists(module.twists)}. `} />
         )}
-        <WithFractions text={reasons.join(', ')} />
+        <WithFractions text={[...reasons, ...(verdict === 'out' ? [] : notes)].join(', ')} />
         {trouble && <span className="field-error">{trouble}</span>}
       </div>
       <div className="bow-price">

@@ -99,7 +99,7 @@ function Plan({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }
       <section>
         <h3 className="block-title">{w.plan}</h3>
         {!standing && <p className="soft">{w.weighFirst}</p>}
-        <TurningPlan moves={moves} say={say} />
+        <TurningPlan moves={moves} say={say} reached={answer.reachesTarget} />
         <p className="soft">
           {w.predicted(
             write(answer.predictedN, 'force', units),

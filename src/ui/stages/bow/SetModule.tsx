@@ -128,7 +128,7 @@ function CamPositions({
             data-wanted={wanted !== null && Math.abs(wanted - step) < 0.5 ? 'yes' : 'no'}
             onClick={() => void take(step)}
           >
-            <span className="position-label">{moduleLabel(bow, step)}</span>
+            <span className="position-label">{moduleLabel(bow, step, cam)}</span>
             <span className="figure">
               <WithFractions text={figureText(writeParts(step, 'length', units))} />
             </span>

@@ -6,14 +6,17 @@ import { bow as w } from '../../words';
 export function TurningPlan({
   moves,
   say,
+  reached,
 }: {
   moves: readonly TurnMove[];
   say: (turns: number) => string;
+  /** False where the bow cannot be set to the target: then the plan's end is not "on target". */
+  reached: boolean;
 }) {
   if (moves.length === 0) {
     return (
-      <p className="note" data-kind="good">
-        {w.planDone}
+      <p className="note" data-kind={reached ? 'good' : undefined}>
+        {reached ? w.planDone : w.planEnd}
       </p>
     );
   }

@@ -1,16 +1,25 @@
 'use client';
-import { useState } from 'react';
-import { drawLengthSteps } from '@/core/bow';
+import { useRef, useState } from 'react';
+import { drawLengthSteps, type BowRecord, type Hand } from '@/core/bow';
 import {
   DEFAULT_LOOP_MM,
+  doubtful,
   drawLength,
   DRAW_LENGTH_METHODS,
   methodEntry,
+  shopModules,
   type DrawLengthMethod,
-  type DrawLengthReading,
 } from '@/core/fit';
-import { archerCautions, loopCounts, readOptionsFor, type FitReading } from '@/core/job';
-import { mm, writeSpread } from '@/core/units';
+import {
+  archerCautions,
+  isMethod,
+  lengthReadings,
+  loopCounts,
+  readOptionsFor,
+  type FitReading,
+  type JobSnapshot,
+} from '@/core/job';
+import { mm, read, write, writeSpread } from '@/core/units';
 import { DrawLengthRuler } from '../../drawings/DrawLengthRuler';
 import { WithFractions } from '../../fields/Figure';
 import { Choice } from '../../fields/Choice';
@@ -21,20 +30,40 @@ import { Margin } from '../../job/Margin';
 import { fit as w } from '../../words';
 import { FitHead } from './FitHead';
 import { lengthReasons } from './length-reasons';
+import { ShopModules } from './ShopModules';
 
 /** Readings by several methods held against each other on one ruler. */
-export function DrawLength() {
+export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
   const { snapshot, derived, send } = useJob();
   const { shop, bow } = snapshot;
   const units = shop.units;
-  const taken = snapshot.fitReadings.filter((reading) => reading.key !== 'weightTrial');
+  const taken = snapshot.fitReadings.filter(({ key }) => isMethod(key));
   const [chosen, choose] = useState<DrawLengthMethod | null>(null);
   const method = chosen ?? nextMethod(taken, derived.fitLength?.outlier ?? null);
   const [typed, setTyped] = useState<number | null>(null);
   // While a number is typed the picture already shows where it would lead.
   const result =
     typed === null ? derived.fitLength : withReading(taken, method, typed, loopCounts(snapshot));
-  const module = derived.context.moduleStepMm;
+  // Without a bow chosen: the step that would be taken, of the shop's nearest bow.
+  const module =
+    derived.context.moduleStepMm ??
+    (result
+      ? (shopModules(bows, result.drawLengthMm, snapshot.archer.hand)[0]?.module.stepMm ?? null)
+      : null);
+  const sureOf = useRef('');
+  const options = readOptionsFor(method, units, bow)!;
+  /** Nothing usual: asked once, kept when it is taken again. */
+  const askSure = (entered: string) => {
+    const answer = read(entered, options);
+    const who = isChild(snapshot) ? 'child' : 'adult';
+    const reading = answer.ok && { method, valueMm: mm(answer.si) };
+    const doubt = reading && doubtful(reading, who, loopCounts(snapshot));
+    const asked = `${method} ${entered}`;
+    if (!doubt || sureOf.current === asked) return null;
+    sureOf.current = asked;
+    const length = write(doubt.drawLengthMm, 'length', units);
+    return { message: w.sure(length, doubt.side, who), pointer: '' };
+  };
   return (
     <>
       <main className="work">
@@ -54,13 +83,18 @@ export function DrawLength() {
         />
         <DrawLengthRuler
           result={result}
-          stepsMm={bow ? drawLengthSteps(bow) : []}
+          stepsMm={bow ? drawLengthSteps(bow) : stepsOf(bows, snapshot.archer.hand)}
           moduleMm={module}
           shop={units}
         />
         {result?.outlier && (
           <p className="note" role="status">
             {w.disagreeText(methodEntry(result.outlier).name)}
+          </p>
+        )}
+        {derived.posture.contradiction && (
+          <p className="note" role="status">
+            <WithFractions text={derived.posture.contradiction} />
           </p>
         )}
         <div className="split measure block">
@@ -82,13 +116,15 @@ export function DrawLength() {
           <MeasureField
             key={method}
             label={methodEntry(method).name}
-            options={readOptionsFor(method, units, bow)!}
+            options={options}
             onText={(text, answer) => {
               setTyped(answer.ok ? answer.si : null);
               // What is being typed stays, whatever another screen enters meanwhile.
               if (text !== '') choose(method);
             }}
             onTake={async (entered) => {
+              const doubt = askSure(entered);
+              if (doubt) return doubt;
               const trouble = await send({
                 name: 'takeReadings',
                 readings: [{ key: method, entered }],
@@ -98,6 +134,7 @@ export function DrawLength() {
             }}
           />
         </div>
+        {result && <ShopModules bows={bows} target={result.drawLengthMm} />}
       </main>
       <Margin
         because={lengthReasons(snapshot, derived, DEFAULT_LOOP_MM)}
@@ -134,6 +171,14 @@ function School() {
   );
 }
 
+const isChild = ({ archer }: JobSnapshot) =>
+  archer.ageBand === 'under12' || archer.ageBand === '12to15';
+
+/** Every step any bow of this hand has. */
+const stepsOf = (bows: readonly BowRecord[], hand: Hand) => [
+  ...new Set(bows.filter((bow) => bow.hand === hand).flatMap(drawLengthSteps)),
+];
+
 const agreement = (n: number, disagree: boolean) =>
   disagree ? w.disagree : n === 1 ? w.oneMethod : w.agree(n);
 
@@ -150,10 +195,7 @@ function withReading(
   si: number,
   loopCounts: boolean,
 ) {
-  const readings = taken.map(({ key, si: value }) => ({ method: key, valueMm: mm(value) }));
-  return drawLength([...readings, { method, valueMm: mm(si) }] as DrawLengthReading[], {
-    loopCounts,
-  });
+  return drawLength([...lengthReadings(taken), { method, valueMm: mm(si) }], { loopCounts });
 }
 
 function MethodRow({

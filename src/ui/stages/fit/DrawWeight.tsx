@@ -1,5 +1,5 @@
 'use client';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import type { BowRecord } from '@/core/bow';
 import { growthPlan, HOLD_TEST, priorMedianN, type TrialOutcome } from '@/core/fit';
@@ -8,6 +8,7 @@ import { write } from '@/core/units';
 import { WeightCurve } from '../../drawings/WeightCurve';
 import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
+import { secondsText, StopWatch } from '../../fields/StopWatch';
 import { plainDay, whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -23,12 +24,21 @@ export function DrawWeight() {
   const trials = weightTrials(fitReadings);
   const rows = fitReadings.filter((reading) => reading.key === 'weightTrial');
   const entered = useRef('');
+  const [held, hold] = useState<number | null>(null);
+  // A new watch after every trial.
+  const [trial, setTrial] = useState(0);
   const say = (n: number) => write(n, 'force', units, { decimals: 0 });
-  const take = (choice: TrialOutcome) => () =>
-    send({
+  const take = (choice: TrialOutcome) => async () => {
+    const timed = held === null ? {} : { entered2: secondsText(held) };
+    const trouble = await send({
       name: 'takeReadings',
-      readings: [{ key: 'weightTrial', entered: entered.current, choice }],
+      readings: [{ key: 'weightTrial', entered: entered.current, choice, ...timed }],
     });
+    if (trouble) return trouble;
+    hold(null);
+    setTrial((n) => n + 1);
+    return null;
+  };
   const next = say(fitWeight.nextTrialN);
   const { ageBand, build, experience } = archer;
   const prior = priorMedianN({ ageBand, build, experience, injury: archer.injury.trim() !== '' });
@@ -41,7 +51,16 @@ export function DrawWeight() {
           trials={trials}
           shop={units}
           startN={trials.length > 0 ? fitWeight.startN : null}
+          legalN={snapshot.job.legalMinimumN}
         />
+        {snapshot.job.legalMinimumN !== null && trials.length > 0 && (
+          <p className={fitWeight.startN < snapshot.job.legalMinimumN ? 'note' : 'verdict'}>
+            {(fitWeight.startN < snapshot.job.legalMinimumN ? w.legalUnder : w.legalOver)(
+              say(snapshot.job.legalMinimumN),
+              snapshot.job.legalPlace,
+            )}
+          </p>
+        )}
         <div className="split measure block">
           <section>
             <h3 className="block-title">{w.trials}</h3>
@@ -54,13 +73,15 @@ export function DrawWeight() {
                   <span className="tag" data-kind={tagOf(reading.outcome!)}>
                     {w.outcomeNames[reading.outcome!]}
                   </span>
-                  <span className="small soft">
+                  <span>{reading.si2 !== null && w.held(secondsText(reading.si2))}</span>
+                  <span className="small soft trial-who">
                     {reading.who}, {whenText(reading.at, shop.timeZone, snapshot.today)}
                   </span>
                 </li>
               ))}
               {rows.length === 0 && <li className="soft">{w.noTrial}</li>}
             </ul>
+            <StopWatch key={trial} onSeconds={hold} />
             {trials.length > 0 && snapshot.bow && <Growth bow={snapshot.bow} />}
           </section>
           <MeasureField
@@ -95,8 +116,8 @@ export function DrawWeight() {
           ...(trials.some((trial) => trial.outcome === 'strained') ? [w.because.strained] : []),
         ]}
         watch={[
+          { id: 'stopAt', text: `${w.stopSigns}: ${w.stopSignList.join('; ')}.`, stop: true },
           { id: 'safe', text: w.watch.safe, stop: true },
-          { id: 'sky', text: w.watch.sky },
           { id: 'over', text: w.watch.overBowed },
           ...archerCautions(snapshot),
         ]}

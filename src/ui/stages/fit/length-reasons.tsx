@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import { drawLength, methodEntry, type DrawLengthReading } from '@/core/fit';
-import { loopCounts, type JobDerived, type JobSnapshot } from '@/core/job';
-import { mm, write, type Mm } from '@/core/units';
+import { drawLength, methodEntry } from '@/core/fit';
+import { lengthReadings, loopCounts, type JobDerived, type JobSnapshot } from '@/core/job';
+import { write, type Mm } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { fit as w } from '../../words';
 
@@ -32,13 +32,10 @@ export function lengthReasons(
           ),
     );
   } else if (!bow) list.push(w.because.noBow);
-  const spans = fitReadings.filter((reading) => reading.key === 'armSpan');
+  const spans = lengthReadings(fitReadings).filter(({ method }) => method === 'armSpan');
   if (spans.length > 0) {
     const on = loopCounts({ job, shop });
-    const other = drawLength(
-      spans.map((reading): DrawLengthReading => ({ method: 'armSpan', valueMm: mm(reading.si) })),
-      { loopCounts: !on, loopMm },
-    )!;
+    const other = drawLength(spans, { loopCounts: !on, loopMm })!;
     list.push(w.because.school(on, job.loopCounts !== null, say(other.drawLengthMm)));
   }
   return list.map((text) => <WithFractions key={text} text={text} />);

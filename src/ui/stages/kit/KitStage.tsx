@@ -1,23 +1,39 @@
 'use client';
-import type { CatalogueItem, Slot } from '@/core/kit';
-import { kitPriceCents, missingSlots, SLOTS } from '@/core/kit';
+import Link from 'next/link';
+import type { AnyPart, CatalogueItem } from '@/core/kit';
+import { isSlot, kitPriceCents, missingSlots } from '@/core/kit';
 import { archerCautions } from '@/core/job';
 import { writeMoney } from '@/core/units';
 import { dayText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
-import { kit as w } from '../../words';
+import { kit as w, kitPackages as packageWords, quoteWords } from '../../words';
+import { ArrowPart } from './ArrowPart';
 import { BudgetTape } from './BudgetTape';
+import { Packages } from './Packages';
+import { QuotePart } from './QuotePart';
 import { SlotItems } from './SlotItems';
 import { SlotList } from './SlotList';
 
-const isSlot = (text: string | null): text is Slot => SLOTS.some(({ id }) => id === text);
-
 /** The package: every place filled from the catalogue or by what the archer brings along. */
-export function KitStage({ items }: { items: readonly CatalogueItem[] }) {
+export function KitStage({
+  items,
+  components,
+}: {
+  items: readonly CatalogueItem[];
+  /** What arrows are built from. */
+  components: readonly AnyPart[];
+}) {
+  const part = useStage().at('part');
+  if (part === 'packages') return <Packages items={items} />;
+  if (part === 'arrow') return <ArrowPart components={components} />;
+  return part === 'quote' ? <QuotePart /> : <PartByPart items={items} />;
+}
+
+function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
   const { snapshot, derived } = useJob();
-  const { at } = useStage();
+  const { at, href } = useStage();
   const asked = at('slot');
   const slot = isSlot(asked) ? asked : (missingSlots(derived.kit)[0] ?? 'rest');
   const total = (snapshot.bow?.priceCents ?? 0) + kitPriceCents(derived.kit);
@@ -28,6 +44,12 @@ export function KitStage({ items }: { items: readonly CatalogueItem[] }) {
           <h2>{w.title}</h2>
           <span className="big figure">{writeMoney(total)}</span>
           <BudgetWords total={total} />
+          <Link className="head-end" href={href('kit', { part: 'packages' })} prefetch={false}>
+            {packageWords.open}
+          </Link>
+          <Link href={href('kit', { part: 'quote' })} prefetch={false}>
+            {quoteWords.open}
+          </Link>
         </div>
         <BudgetTape total={total} budget={snapshot.job.budgetCents} />
         {!snapshot.bow && <p className="note">{w.noBow}</p>}

@@ -1,13 +1,27 @@
 'use client';
 import { useState } from 'react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { objections, SLOTS, type CatalogueItem, type Finding, type Slot } from '@/core/kit';
+import {
+  BUILT_ID,
+  MOST_OF_A_SLOT,
+  objections,
+  sellCents,
+  slotName,
+  type CatalogueItem,
+  type Finding,
+  type Slot,
+} from '@/core/kit';
 import { writeMoney } from '@/core/units';
 import { Choice } from '../../fields/Choice';
+import { PartDrawing } from '../../drawings/PartDrawing';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
-import { kit as w } from '../../words';
+import { useStage } from '../../job/useStage';
+import { useParts } from '../../shop/useParts';
+import { arrowWords, kit as w } from '../../words';
 import { itemFacts } from './item-facts';
 
 interface Offer {
@@ -16,10 +30,47 @@ interface Offer {
   readonly hard: boolean;
 }
 
-/** What the shop has for one place: what fits first and cheapest first, then why the rest does not. */
-export function SlotItems({ slot, items }: { slot: Slot; items: readonly CatalogueItem[] }) {
+interface SlotItemsProps {
+  readonly slot: Slot;
+  readonly items: readonly CatalogueItem[];
+}
+
+/** What the shop has for one place; in a very large catalogue by a word. */
+export function SlotItems(props: SlotItemsProps) {
+  return props.items.length < MOST_OF_A_SLOT ? <ItemsOf {...props} /> : <ManyItems {...props} />;
+}
+
+function ManyItems({ slot, items }: SlotItemsProps) {
+  const [text, setText] = useState('');
+  const found = useParts({ text, kind: slot, page: 0 });
+  return (
+    <div className="stack">
+      <TextField
+        id="slot-search"
+        label={w.findAmong(found.count)}
+        value={text}
+        type="search"
+        autoComplete="off"
+        slotProps={{ htmlInput: { maxLength: 100 } }}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <ItemsOf
+        slot={slot}
+        items={text.trim() === '' ? items : (found.parts as readonly CatalogueItem[])}
+      />
+    </div>
+  );
+}
+
+/** What fits first and cheapest first, then why the rest does not. */
+function ItemsOf({ slot, items }: SlotItemsProps) {
   const { derived, send } = useJob();
-  const [source, setSource] = useState<'shop' | 'own'>(derived.kit[slot]?.owned ? 'own' : 'shop');
+  const router = useRouter();
+  const { at, href } = useStage();
+  const ownAsked = at('from') === 'own';
+  const [source, setSource] = useState<'shop' | 'own'>(
+    ownAsked || derived.kit[slot]?.owned ? 'own' : 'shop',
+  );
   const [trouble, setTrouble] = useState('');
   const own = source === 'own';
   const part = derived.kit[slot];
@@ -32,16 +83,25 @@ export function SlotItems({ slot, items }: { slot: Slot; items: readonly Catalog
       (a, b) =>
         Number(a.hard) - Number(b.hard) ||
         Number(a.against.length > 0) - Number(b.against.length > 0) ||
-        a.item.priceCents - b.item.priceCents,
+        sellCents(a.item) - sellCents(b.item),
     );
   const choose = async (itemId: string | null, owned: boolean, label = '') => {
-    const answer = await send({ name: 'choosePart', slot, itemId, owned, label });
+    const shown = items.find(({ id }) => id === itemId);
+    const fromStock = !owned && shown !== undefined && shown.stock > 0;
+    const answer = await send({ name: 'choosePart', slot, itemId, owned, label, fromStock });
     setTrouble(answer?.message ?? '');
+    // What lies in the shop is looked at anew: somebody else may have taken the last one.
+    router.refresh();
   };
   return (
     <section className="slot-items">
       <div className="slot-head">
-        <h3>{SLOTS.find(({ id }) => id === slot)!.name}</h3>
+        <h3>{slotName(slot)}</h3>
+        {slot === 'arrows' && (
+          <Link href={href('kit', { part: 'arrow' })} prefetch={false}>
+            {arrowWords.open}
+          </Link>
+        )}
         <Choice
           label={w.source}
           value={source}
@@ -58,9 +118,9 @@ export function SlotItems({ slot, items }: { slot: Slot; items: readonly Catalog
         </p>
       )}
       {own && <OwnPart slot={slot} onTake={(label) => choose(null, true, label)} />}
-      {part && part.item === null && (
+      {part && (part.item === null || part.item.id === BUILT_ID) && (
         <div className="own-now">
-          <b>{part.label}</b> <span className="tag">{w.own}</span>
+          <b>{part.label}</b> <span className="tag">{part.owned ? w.own : w.builtHere}</span>
           <Button variant="text" onClick={() => void choose(null, false)}>
             {w.putBack}
           </Button>
@@ -98,6 +158,7 @@ function ItemRow({
   const { snapshot } = useJob();
   return (
     <li data-hard={hard ? 'yes' : 'no'} data-taken={taken ? 'yes' : 'no'}>
+      <PartDrawing part={item} size={32} />
       <div>
         <b>
           {item.maker} {item.model}
@@ -115,7 +176,10 @@ function ItemRow({
         )}
       </div>
       <div className="item-price">
-        <span className="figure">{writeMoney(own ? 0 : item.priceCents)}</span>
+        <span className="figure">{writeMoney(own ? 0 : sellCents(item))}</span>
+        {!own && item.closeOutCents !== null && (
+          <s className="small soft figure">{writeMoney(item.priceCents)}</s>
+        )}
         {!own && (
           <span className="small soft">
             {item.stock > 0 ? w.stock(item.stock) : w.days(item.deliveryDays)}

@@ -1,42 +1,61 @@
 'use client';
+import { useState } from 'react';
 import Link from 'next/link';
-import { SLOTS, type Slot } from '@/core/kit';
+import { SLOTS, type Slot, type SlotInfo } from '@/core/kit';
 import { writeMoney } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kit as w } from '../../words';
 
-/** The eight places with what fills them. */
+/** The places with what fills them; the rarer ones stand behind a word until one is wanted. */
 export function SlotList({ current }: { current: Slot }) {
-  const { snapshot, derived } = useJob();
-  const { href } = useStage();
+  const { derived } = useJob();
+  const filled = ({ id, usual }: SlotInfo) => usual || derived.kit[id] !== undefined;
+  const [all, setAll] = useState(!SLOTS.some((slot) => slot.id === current && filled(slot)));
+  const shown = SLOTS.filter((slot) => all || filled(slot));
+  const hidden = SLOTS.filter((slot) => !filled(slot)).length;
   return (
     <nav className="slots" aria-label={w.slots}>
-      {SLOTS.map(({ id, name, required }) => {
-        const part = derived.kit[id];
-        const waits = snapshot.parts.find((p) => p.slot === id)?.arrivesDay;
-        return (
-          <Link
-            key={id}
-            href={href('kit', { slot: id })}
-            scroll={false}
-            prefetch={false}
-            aria-current={id === current ? 'true' : undefined}
-          >
-            <span className="slot-name">
-              {name}
-              {part?.owned && ` · ${w.own}`}
-            </span>
-            <span className="slot-part">
-              {part ? part.label : <i>{required ? w.choose : w.optional}</i>}
-            </span>
-            <span className="slot-price figure">
-              {part && !part.owned && writeMoney(part.priceCents)}
-              {waits && waits > snapshot.today && ' *'}
-            </span>
-          </Link>
-        );
-      })}
+      {shown.map((slot) => (
+        <SlotLine key={slot.id} slot={slot} current={slot.id === current} />
+      ))}
+      {hidden > 0 && (
+        <button
+          type="button"
+          className="link-button slots-more"
+          aria-expanded={all}
+          onClick={() => setAll(!all)}
+        >
+          {all ? w.fewer : w.more(hidden)}
+        </button>
+      )}
     </nav>
+  );
+}
+
+function SlotLine({ slot: { id, name, required }, current }: { slot: SlotInfo; current: boolean }) {
+  const { snapshot, derived } = useJob();
+  const { href } = useStage();
+  const part = derived.kit[id];
+  const waits = snapshot.parts.find((p) => p.slot === id)?.arrivesDay;
+  return (
+    <Link
+      href={href('kit', { slot: id })}
+      scroll={false}
+      prefetch={false}
+      aria-current={current ? 'true' : undefined}
+    >
+      <span className="slot-name">
+        {name}
+        {part?.owned && ` · ${w.own}`}
+      </span>
+      <span className="slot-part">
+        {part ? part.label : <i>{required ? w.choose : w.optional}</i>}
+      </span>
+      <span className="slot-price figure">
+        {part && !part.owned && writeMoney(part.priceCents)}
+        {waits && waits > snapshot.today && ' *'}
+      </span>
+    </Link>
   );
 }

@@ -1,11 +1,12 @@
 'use client';
 import { jobMarks, markDistances } from '@/core/job';
-import { latest, tearWords } from '@/core/route';
+import { isFinished, latest, tearWords } from '@/core/route';
 import { write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
 import { lane as w } from '../../words';
+import { useCordStep } from './CordAgain';
 
 /** The parts of the lane with what each has brought. */
 export function LaneParts({ current }: { current: string }) {
@@ -16,6 +17,7 @@ export function LaneParts({ current }: { current: string }) {
   const speed = latest(derived.history, 'arrowSpeed')?.si ?? null;
   const first = latest(derived.history, 'firstMark')?.si ?? null;
   const { answer } = jobMarks(derived, markDistances(snapshot.job.furthestM, units.distance));
+  const cord = useCordStep();
   const count = answer.ok ? answer.marks.length : null;
   const part = (id: string, name: string, value: string | null) => ({
     id,
@@ -32,6 +34,7 @@ export function LaneParts({ current }: { current: string }) {
           w.paper,
           tear && tearWords(tear.si ?? 0, tear.si2 ?? 0).replace(/^nock /, ''),
         ),
+        ...(cord ? [part('cord', w.cord, isFinished(cord) ? w.cordDone : null)] : []),
         part('speed', w.speed, speed === null ? null : write(speed, 'speed', units)),
         part(
           'first',

@@ -4,6 +4,7 @@ import { useStage } from '../../job/useStage';
 import { lane as w } from '../../words';
 import { NoBow } from '../bench/BenchStage';
 import { nextStep } from '../bench/next-step';
+import { CordAgain } from './CordAgain';
 import { FirstDistance } from './FirstDistance';
 import { Marks } from './Marks';
 import { Paper } from './Paper';
@@ -11,6 +12,8 @@ import { Speed } from './Speed';
 
 const PART_OF_STEP: Readonly<Record<string, string>> = {
   paper: 'paper',
+  cordTie: 'cord',
+  cordAgain: 'cord',
   speed: 'speed',
   firstMark: 'first',
 };
@@ -23,6 +26,7 @@ export function LaneStage() {
   const next = nextStep(derived.plan, 'lane');
   const part = at('part') ?? PART_OF_STEP[at('step') ?? next?.id ?? ''] ?? 'marks';
   if (part === 'paper') return <Paper />;
+  if (part === 'cord') return <CordAgain />;
   if (part === 'speed') return <Speed />;
   if (part === 'first') return <FirstDistance />;
   return <Marks />;

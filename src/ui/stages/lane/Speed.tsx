@@ -3,17 +3,13 @@ import { archerCautions } from '@/core/job';
 import { write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
-import { useStage } from '../../job/useStage';
 import { lane as w } from '../../words';
-import Button from '@mui/material/Button';
-import Link from 'next/link';
-import { StepWork } from '../bench/StepWork';
 import { LaneParts } from './LaneParts';
+import { LaneStep } from './LaneStep';
 
 /** What the chronograph says, held against the prediction. */
 export function Speed() {
   const { snapshot, derived } = useJob();
-  const { href } = useStage();
   const units = snapshot.shop.units;
   const step = derived.plan.steps.find(({ id }) => id === 'speed')!;
   const predicted = derived.context.predictedSpeed;
@@ -21,21 +17,7 @@ export function Speed() {
     <>
       <main className="work">
         <LaneParts current="speed" />
-        <p className="step-say">{step.template.say(derived.context)}</p>
-        <StepWork
-          step={step}
-          asked={null}
-          onward={
-            <Button
-              variant="outlined"
-              component={Link}
-              href={href('lane', { part: 'first' })}
-              scroll={false}
-            >
-              {w.first}
-            </Button>
-          }
-        />
+        <LaneStep step={step} nextPart="first" nextName={w.first} />
       </main>
       <Margin
         because={[

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { allBows, allItems } from '@/server/stock';
+import { allBows, arrowComponents, itemsFor, loggedCurves } from '@/server/stock';
 import { STAGES } from '@/core/route';
 import { BenchStage } from '@/ui/stages/bench/BenchStage';
 import { BowStage } from '@/ui/stages/bow/BowStage';
@@ -10,18 +10,18 @@ import { LaneStage } from '@/ui/stages/lane/LaneStage';
 import { MeetStage } from '@/ui/stages/meet/MeetStage';
 import { SteadyStage } from '@/ui/stages/steady/SteadyStage';
 
-export default async function Page({ params }: { params: Promise<{ stage: string }> }) {
-  const { stage } = await params;
+export default async function Page({ params }: { params: Promise<{ id: string; stage: string }> }) {
+  const { id, stage } = await params;
   const known = STAGES.find(({ id }) => id === stage) ?? notFound();
   switch (known.id) {
     case 'meet':
       return <MeetStage />;
     case 'fit':
-      return <FitStage />;
+      return <FitStage bows={allBows()} />;
     case 'bow':
-      return <BowStage bows={allBows()} />;
+      return <BowStage bows={allBows()} curves={loggedCurves()} />;
     case 'kit':
-      return <KitStage items={allItems()} />;
+      return <KitStage items={itemsFor(id)} components={arrowComponents()} />;
     case 'bench':
       return <BenchStage />;
     case 'lane':

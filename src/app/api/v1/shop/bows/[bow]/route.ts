@@ -1,0 +1,7 @@
+import { saveBow } from '@/server/bow-stock';
+import { answer, readJson } from '@/server/http';
+
+type Params = { params: Promise<{ bow: string }> };
+
+export const PUT = (request: Request, { params }: Params) =>
+  answer(async () => saveBow((await params).bow, await readJson(request)));

@@ -1,0 +1,21 @@
+import { answer } from '@/server/http';
+import { partsFile } from '@/server/part-stock';
+
+/** Every part of one slot as CSV, in the format of docs/formats/parts.md. */
+export function GET(request: Request) {
+  const kind = new URL(request.url).searchParams.get('kind');
+  try {
+    const { text, name } = partsFile(kind);
+    return new Response(text, {
+      headers: {
+        'content-type': 'text/csv; charset=utf-8',
+        'content-disposition': `attachment; filename="${name}"`,
+        'cache-control': 'no-store',
+      },
+    });
+  } catch (error) {
+    return answer(() => {
+      throw error;
+    });
+  }
+}

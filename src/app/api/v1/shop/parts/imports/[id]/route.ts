@@ -1,0 +1,14 @@
+import { answer, readJson } from '@/server/http';
+import { dropImport, lookAtImport, takeImport } from '@/server/part-stock';
+
+type Params = { params: Promise<{ id: string }> };
+
+/** What taking it would change. */
+export const GET = (_request: Request, { params }: Params) =>
+  answer(async () => lookAtImport((await params).id));
+
+export const POST = (request: Request, { params }: Params) =>
+  answer(async () => takeImport((await params).id, await readJson(request)));
+
+export const DELETE = (_request: Request, { params }: Params) =>
+  answer(async () => dropImport((await params).id));

@@ -1,0 +1,5 @@
+import { answer, readJson } from '@/server/http';
+import { stagePiece } from '@/server/part-stock';
+
+/** Puts a piece of a file aside. */
+export const POST = (request: Request) => answer(async () => stagePiece(await readJson(request)));

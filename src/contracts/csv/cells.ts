@@ -1,0 +1,115 @@
+import { Type, type TSchema } from '@sinclair/typebox';
+import { read, TRADE_UNITS, type QuantityName } from '@/core/units';
+
+/** What one cell says: a value, or a sentence on what is wrong and what is possible. */
+export type Cell<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+
+export const good = <T>(value: T): Cell<T> => ({ ok: true, value });
+export const bad = (message: string): Cell<never> => ({ ok: false, message });
+
+/** How one column is read and written; an empty cell is for `optional` alone. */
+export interface CellKind<T> {
+  readonly says: string;
+  /** Of the value itself, in SI. */
+  readonly schema: TSchema;
+  readonly read: (text: string) => Cell<T>;
+  readonly write: (value: T) => string;
+}
+
+export const text = (most: number): CellKind<string> => ({
+  says: `text, at most ${most} letters`,
+  schema: Type.String({ minLength: 1, maxLength: most }),
+  read: (cell) =>
+    cell === ''
+      ? bad('is empty')
+      : cell.length > most
+        ? bad(`has more than ${most} letters`)
+        : good(cell),
+  write: (value) => value,
+});
+
+export const oneOf = <T extends string>(...values: readonly T[]): CellKind<T> => ({
+  says: `one of ${values.join(', ')}`,
+  schema: Type.Unsafe<T>({ type: 'string', enum: [...values] }),
+  read: (cell) => {
+    const found = values.find((value) => value.toLowerCase() === cell.toLowerCase());
+    return found ? good(found) : bad(`“${cell}” must be one of ${values.join(', ')}`);
+  },
+  write: (value) => value,
+});
+
+export const yesNo: CellKind<boolean> = {
+  says: 'yes or no',
+  schema: Type.Boolean(),
+  read: (cell) => {
+    const known = { yes: true, true: true, '1': true, no: false, false: false, '0': false };
+    const value = known[cell.toLowerCase() as keyof typeof known] as boolean | undefined;
+    return value === undefined ? bad(`“${cell}” must be yes or no`) : good(value);
+  },
+  write: (value) => (value ? 'yes' : 'no'),
+};
+
+export interface Range {
+  readonly min: number;
+  readonly max: number;
+}
+
+/** A plain number; a comma is read as the decimal sign it often is. */
+export const plainNumber = (
+  { min, max }: Range,
+  { factor = 1, decimals = 2, whole = false } = {},
+): CellKind<number> => ({
+  says: `${whole ? 'whole number' : 'number'}, ${min} to ${max}`,
+  schema: (whole && factor === 1 ? Type.Integer : Type.Number)({
+    minimum: min * factor,
+    maximum: max * factor,
+  }),
+  read: (cell) => {
+    const value = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/.test(cell)
+      ? Number(cell.replace(',', '.'))
+      : Number.NaN;
+    if (Number.isNaN(value)) return bad(`“${cell}” is not a number`);
+    if (whole && !Number.isInteger(value)) return bad(`“${cell}” must be a whole number`);
+    return value < min || value > max
+      ? bad(`${cell} must be ${min} to ${max}`)
+      : good(value * factor);
+  },
+  write: (value) => String(Number((value / factor).toFixed(decimals))),
+});
+
+/** A measure as it is spoken, "6 1/2" or "165 mm"; a bare number is in the column's unit. */
+export const measure = (
+  quantity: Extract<QuantityName, 'length' | 'force' | 'mass' | 'speed'>,
+  { min, max }: Range,
+  perUnit: number,
+): CellKind<number> => ({
+  says: `${Number((min / perUnit).toFixed(1))} to ${Number((max / perUnit).toFixed(1))}`,
+  schema: Type.Number({ minimum: min, maximum: max }),
+  read: (cell) => {
+    const answer = read(cell, { quantity, shop: TRADE_UNITS, min, max, what: 'figure' });
+    return answer.ok ? good(answer.si) : bad(`“${cell}”: ${answer.message}`);
+  },
+  write: (value) => String(Number((value / perUnit).toFixed(5))),
+});
+
+/** Several of a kind with blanks between them. */
+export const several = <T>(kind: CellKind<T>, most: number): CellKind<readonly T[]> => ({
+  says: `none or several with blanks between, each: ${kind.says}`,
+  schema: Type.Array(kind.schema, { maxItems: most }),
+  read: (cell) => {
+    const cells = cell.split(/\s+/).filter(Boolean).map(kind.read);
+    const wrong = cells.find((one) => !one.ok);
+    if (wrong && !wrong.ok) return wrong;
+    if (cells.length > most) return bad(`has more than ${most} entries`);
+    return good(cells.flatMap((one) => (one.ok ? [one.value] : [])));
+  },
+  write: (values) => values.map(kind.write).join(' '),
+});
+
+export const optional = <T>(kind: CellKind<T>): CellKind<T | null> => ({
+  says: `${kind.says}; empty where not known`,
+  schema: Type.Union([kind.schema, Type.Null()]),
+  read: (cell) => (cell === '' ? good(null) : kind.read(cell)),
+  write: (value) => (value === null ? '' : kind.write(value)),
+});

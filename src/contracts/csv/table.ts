@@ -1,0 +1,192 @@
+import Papa from 'papaparse';
+import type { CellKind } from './cells';
+
+/** One column of a file: where its value stands in the record, and how it is written. */
+export interface Column<R> {
+  readonly header: string;
+  /** What stands in it, for the form and the format's page. */
+  readonly name: string;
+  readonly about: string;
+  readonly kind: CellKind<unknown>;
+  /** A file without this column is refused. */
+  readonly required: boolean;
+  readonly example: string;
+  readonly get: (record: R) => unknown;
+  readonly put: (draft: Draft, value: unknown) => void;
+}
+
+/** A record while its cells are read one by one. */
+export type Draft = Record<string, unknown>;
+
+/** Where a file is wrong; line 1 is the header, column empty for the whole row. */
+export interface RowFault {
+  readonly line: number;
+  readonly column: string;
+  readonly message: string;
+}
+export type Fault = Omit<RowFault, 'line'>;
+
+export interface TableFormat<R> {
+  readonly columns: readonly Column<R>[];
+  /** An empty record, for what is not read from a column. */
+  readonly blank: () => Draft;
+  /** What single cells cannot tell: figures of one row that contradict each other. */
+  readonly faults: (record: R) => readonly Fault[];
+  readonly idOf: (record: R) => string;
+}
+
+export interface Table<R> {
+  readonly rows: readonly { readonly line: number; readonly record: R }[];
+  readonly faults: readonly RowFault[];
+}
+
+/** Longest cell read, letters. */
+export const CELL_LIMIT = 2000;
+
+/** The cells of a file: comma, semicolon or tab between the columns, with or without a BOM. */
+export const cellsOf = (text: string): string[][] =>
+  Papa.parse<string[]>(text.replace(/^\ufeff/, '').replace(/\r\n?/g, '\n'), {
+    skipEmptyLines: false,
+    delimitersToGuess: [',', ';', '\t'],
+  }).data;
+
+/** Why a header does not do; null when it does. */
+export function headerFault<R>(
+  headers: readonly string[],
+  { columns }: TableFormat<R>,
+): RowFault | null {
+  const known = columns.map(({ header }) => header);
+  const fault = (message: string, column = '') => ({ line: 1, column, message });
+  const missing = columns.filter(({ header, required }) => required && !headers.includes(header));
+  if (missing.length > 0) {
+    const one = headers.length === 1 ? ' Between columns stands a comma, semicolon or tab.' : '';
+    return fault(
+      `The header lacks ${missing.map(({ header }) => header).join(', ')}.${one} The columns are described on the format’s page.`,
+    );
+  }
+  const strange = headers.find((header) => header !== '' && !known.includes(header));
+  if (strange) return fault('is not a column known here', strange.slice(0, 60));
+  const twice = headers.find((header, i) => header !== '' && headers.indexOf(header) !== i);
+  return twice ? fault('stands in the header twice', twice) : null;
+}
+
+export const headersOf = (row: readonly string[]) => row.map((cell) => cell.trim().toLowerCase());
+
+/** Reads rows one after another, in as many pieces as one likes; ids are kept between them. */
+export class RowReader<R> {
+  private readonly columns: readonly (Column<R> | null)[];
+  private readonly seen = new Map<string, number>();
+  private line: number;
+
+  constructor(
+    private readonly format: TableFormat<R>,
+    headerRow: readonly string[],
+  ) {
+    const known = new Map(format.columns.map((column) => [column.header, column]));
+    this.columns = headersOf(headerRow).map((header) => known.get(header) ?? null);
+    this.line = 2 + newlines(headerRow);
+  }
+
+  /**
+   * Reads these rows. A row with a fault is left out and every fault of it is named; an empty row
+   * is passed over.
+   */
+  read(rows: readonly (readonly string[])[]): Table<R> {
+    const good: { line: number; record: R }[] = [];
+    const faults: RowFault[] = [];
+    for (const cells of rows) {
+      const line = this.line;
+      this.line += 1 + newlines(cells);
+      if (cells.every((cell) => cell.trim() === '')) continue;
+      const { record, wrong } = this.readRow(cells);
+      const id = this.format.idOf(record);
+      const before = id ? this.seen.get(id) : undefined;
+      if (before !== undefined)
+        wrong.push({ column: 'id', message: `“${id}” stands in line ${before} already` });
+      else if (id) this.seen.set(id, line);
+      if (wrong.length > 0) faults.push(...wrong.map((fault) => ({ line, ...fault })));
+      else good.push({ line, record });
+    }
+    return { rows: good, faults };
+  }
+
+  private readRow(cells: readonly string[]): { record: R; wrong: Fault[] } {
+    const wrong: Fault[] = [];
+    const draft = this.format.blank();
+    if (cells.length > this.columns.length)
+      wrong.push({
+        column: '',
+        message: `has ${cells.length} cells for ${this.columns.length} columns`,
+      });
+    for (const column of this.format.columns) {
+      const i = this.columns.indexOf(column);
+      const answer = readCell(column, i < 0 ? '' : (cells[i] ?? ''));
+      if (answer.ok) column.put(draft, answer.value);
+      else wrong.push({ column: column.header, message: answer.message });
+    }
+    const record = draft as R;
+    if (wrong.length === 0) wrong.push(...this.format.faults(record));
+    return { record, wrong };
+  }
+}
+
+/** A quoted cell may run over lines; the line told is the one the row starts in. */
+const newlines = (cells: readonly string[]) =>
+  cells.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
+
+export function readCell<R>(column: Column<R>, cell: string) {
+  if (cell.length > CELL_LIMIT)
+    return {
+      ok: false as const,
+      message: `has ${cell.length} letters; a cell holds at most ${CELL_LIMIT}`,
+    };
+  return column.kind.read(cell.trim());
+}
+
+/** A whole file at once; a header that does not do is one fault at line 1 and no rows. */
+export function readTable<R>(text: string, format: TableFormat<R>): Table<R> {
+  if (text.trim() === '')
+    return { rows: [], faults: [{ line: 1, column: '', message: 'The file is empty.' }] };
+  const [header = [], ...rows] = cellsOf(text);
+  const wrong = headerFault(headersOf(header), format);
+  return wrong ? { rows: [], faults: [wrong] } : new RowReader(format, header).read(rows);
+}
+
+export const writeCell = <R>(column: Column<R>, record: R): string =>
+  column.kind.write(column.get(record));
+
+/** Records as a file that reads back to the same. */
+export const writeTable = <R>(records: readonly R[], { columns }: TableFormat<R>): string =>
+  `${Papa.unparse(
+    {
+      fields: columns.map(({ header }) => header),
+      data: records.map((record) => columns.map((column) => writeCell(column, record))),
+    },
+    { newline: '\n' },
+  )}\n`;
+
+/** One record from a form: every cell as typed, read as in a file. */
+export function readForm<R>(
+  cells: Readonly<Record<string, string>>,
+  format: TableFormat<R>,
+): { readonly record: R; readonly faults: readonly Fault[] } {
+  const draft = format.blank();
+  const faults: Fault[] = [];
+  for (const column of format.columns) {
+    const answer = readCell(column, cells[column.header] ?? '');
+    if (answer.ok) column.put(draft, answer.value);
+    else faults.push({ column: column.header, message: answer.message });
+  }
+  const record = draft as R;
+  if (faults.length === 0) faults.push(...format.faults(record));
+  return { record, faults };
+}
+
+/** The lines of a format's page that describe its columns. */
+export const columnLines = <R>({ columns }: Pick<TableFormat<R>, 'columns'>): string[] =>
+  columns.map(
+    ({ header, about, kind, required, example }) =>
+      `- \`${header}\`${required ? '' : ' (may be left out)'}: ${about}. ${capital(kind.says)}. For example \`${example}\`.`,
+  );
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

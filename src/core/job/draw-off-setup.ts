@@ -1,0 +1,67 @@
+import { drawLengthSteps, launchSpeed, moduleLabel, type BowRecord } from '../bow';
+import { chooseModule, limbBolts, toQuarterTurns } from '../fit';
+import { itemOf } from '../kit';
+import { gram, newton, type Gram, type Mm, type Mps, type Newton, type Turns } from '../units';
+import type { JobDerived } from './derive';
+
+/** How one bow of a draw-off is set, so that all are drawn alike. */
+export interface DrawOffSetup {
+  readonly stepMm: Mm | null;
+  readonly label: string | null;
+  /** Where the cams' modules are marked differently. */
+  readonly topLabel: string | null;
+  readonly targetN: Newton | null;
+  /** Turns out from fully in, by the catalogue; null without a limit of turns or a target. */
+  readonly turns: Turns | null;
+  readonly predictedN: Newton | null;
+  readonly sigmaN: Newton | null;
+  /** With the arrow of the kit, or one of 7 gr a pound; null where the model refuses. */
+  readonly speedMps: Mps | null;
+}
+
+/** 7 grains for each pound, in g for each N: a middling arrow where none is chosen yet. */
+const MIDDLING_ARROW_G_PER_N = (7 * 0.06479891) / 4.4482216152605;
+
+/** Module, turns and speed of a bow set for this archer; a null where the fit does not say yet. */
+export function drawOffSetup(bow: BowRecord, derived: JobDerived): DrawOffSetup {
+  const { fitLength, context } = derived;
+  const step = fitLength
+    ? (chooseModule(fitLength.drawLengthMm, drawLengthSteps(bow))?.stepMm ?? null)
+    : null;
+  const start = context.peakTargetN;
+  const targetN =
+    start === null ? null : newton(Math.min(bow.maxPeakN, Math.max(bow.minPeakN, start)));
+  const bolts =
+    targetN === null || bow.maxTurns === null
+      ? null
+      : limbBolts({
+          maxPeakN: bow.maxPeakN,
+          minPeakN: bow.minPeakN,
+          maxTurns: bow.maxTurns,
+          readings: [],
+          targetN,
+        });
+  const top = step === null ? null : moduleLabel(bow, step, 'top');
+  const label = step === null ? null : moduleLabel(bow, step);
+  return {
+    stepMm: step,
+    label,
+    topLabel: top === label ? null : top,
+    targetN,
+    turns: bolts?.ok ? toQuarterTurns(bolts.turns) : null,
+    predictedN: bolts?.ok ? bolts.predictedN : null,
+    sigmaN: bolts?.ok ? bolts.sigmaN : null,
+    speedMps:
+      step === null || targetN === null
+        ? null
+        : speedOf(bow, step, targetN, arrowG(derived, targetN)),
+  };
+}
+
+const arrowG = ({ kit }: JobDerived, peakN: Newton): Gram =>
+  itemOf(kit, 'arrows')?.massG ?? gram(MIDDLING_ARROW_G_PER_N * peakN);
+
+function speedOf(bow: BowRecord, drawLengthMm: Mm, peakN: Newton, mass: Gram): Mps | null {
+  const answer = launchSpeed({ bow, setting: { drawLengthMm, peakN }, arrowG: mass });
+  return answer.ok ? answer.speedMps : null;
+}

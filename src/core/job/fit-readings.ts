@@ -1,0 +1,106 @@
+import {
+  DRAW_LENGTH_METHODS,
+  eyeTestResult,
+  isOldBowKey,
+  OLD_BOW,
+  POSTURE,
+  type DrawLengthMethod,
+  type DrawLengthReading,
+  type EyeSeen,
+  type OldBowFigures,
+  type OldBowKey,
+  type PostureLook,
+  type PosturePlace,
+  type PostureSeen,
+  type TrialOutcome,
+  type WeightTrial,
+} from '../fit';
+import { mm, newton, type Mm } from '../units';
+
+export type PostureKey = `posture.${PosturePlace}`;
+
+/** What is read on the archer or on the bow they bring, not on the new bow. */
+export type FitKey =
+  DrawLengthMethod | 'weightTrial' | 'postureBow' | PostureKey | 'eyeTest' | OldBowKey;
+
+/** A reading of the fit: not a value of the bow but of the archer. */
+export interface FitReading {
+  readonly seq: number;
+  readonly key: FitKey;
+  /** SI; null for something seen. */
+  readonly si: number | null;
+  /** Seconds held, of a weight trial; null where not timed. */
+  readonly si2: number | null;
+  /** How a weight trial went; null for every other reading. */
+  readonly outcome: TrialOutcome | null;
+  /** What was seen, of posture and eye. */
+  readonly choice: string | null;
+  readonly entered: string;
+  readonly who: string;
+  readonly at: string;
+}
+
+export const isMethod = (key: string): key is DrawLengthMethod =>
+  DRAW_LENGTH_METHODS.some((entry) => entry.method === key);
+
+export const postureKey = (place: PosturePlace): PostureKey => `posture.${place}`;
+
+export const posturePlace = (key: string): PosturePlace | null =>
+  POSTURE.find(({ id }) => postureKey(id) === key)?.id ?? null;
+
+export const isFitKey = (key: string): key is FitKey =>
+  isMethod(key) ||
+  isOldBowKey(key) ||
+  ['weightTrial', 'postureBow', 'eyeTest'].includes(key) ||
+  posturePlace(key) !== null;
+
+/** What a reading of the fit is called: "Arm span", "Full draw, lean". */
+export function fitKeyName(key: FitKey): string {
+  const method = DRAW_LENGTH_METHODS.find((entry) => entry.method === key);
+  const old = OLD_BOW.find((entry) => entry.key === key);
+  const place = POSTURE.find(({ id }) => postureKey(id) === key);
+  if (method) return method.name;
+  if (old) return `${old.name} of the old bow`;
+  if (place) return `Full draw, ${place.name.toLowerCase()}`;
+  if (key === 'weightTrial') return 'Weight trial';
+  return key === 'postureBow' ? 'Bow in hand' : 'Dominant eye';
+}
+
+type Readings = readonly FitReading[];
+
+export const lengthReadings = (readings: Readings): DrawLengthReading[] =>
+  readings.flatMap(({ key, si }) =>
+    isMethod(key) && si !== null ? [{ method: key, valueMm: mm(si) }] : [],
+  );
+
+export const weightTrials = (readings: Readings): WeightTrial[] =>
+  readings.flatMap(({ key, si, outcome }) =>
+    key === 'weightTrial' && outcome && si !== null ? [{ peakN: newton(si), outcome }] : [],
+  );
+
+/** The newest look: the bow in hand, and what was seen since it was noted. */
+export function postureLooks(readings: Readings): {
+  readonly drawnMm: Mm | null;
+  readonly looks: readonly PostureLook[];
+} {
+  const start = readings.findLastIndex(({ key }) => key === 'postureBow');
+  const since = readings.slice(Math.max(0, start));
+  const looks = POSTURE.flatMap(({ id }) => {
+    const last = since.findLast(({ key }) => key === postureKey(id));
+    return last ? [{ place: id, seen: last.choice as PostureSeen }] : [];
+  });
+  const drawn = start < 0 ? null : (readings[start]!.si ?? null);
+  return { drawnMm: drawn === null ? null : mm(drawn), looks };
+}
+
+export const eyeTries = (readings: Readings): EyeSeen[] =>
+  readings.flatMap(({ key, choice }) => (key === 'eyeTest' ? [choice as EyeSeen] : []));
+
+export const eyeTest = (readings: Readings) => eyeTestResult(eyeTries(readings));
+
+/** The newest figure of each thing measured on the old bow, SI. */
+export function oldBowFigures(readings: Readings): OldBowFigures {
+  return Object.fromEntries(
+    readings.flatMap(({ key, si }) => (isOldBowKey(key) && si !== null ? [[key, si]] : [])),
+  );
+}

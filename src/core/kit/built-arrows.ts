@@ -1,0 +1,306 @@
+import {
+  arrowChanges,
+  arrowOf,
+  neededSpineIn,
+  spineVerdict,
+  type ArrowBuild,
+  type ArrowChange,
+  type ArrowResult,
+  type SpineVerdict,
+} from '../arrow';
+import { launchSpeed, PIVOT_TO_STANDARD_MM, type BowRecord } from '../bow';
+import { answered, refused, type Outcome } from '../outcome';
+import { gram, mm, type Mm, type Newton } from '../units';
+import type { AnyPart, ArrowPart, CatalogueItemOf, PartOf } from './types';
+
+/** An arrow as a technician puts it together: parts by id, cut length, how many. */
+export interface ArrowChoice {
+  readonly name: string;
+  readonly shaftId: string;
+  readonly nockId: string;
+  readonly vaneId: string;
+  readonly vaneCount: number;
+  readonly insertId: string;
+  readonly pointId: string;
+  /** The cut shaft, without nock and point. */
+  readonly lengthMm: Mm;
+  readonly count: number;
+}
+
+export type ArrowParts = { readonly [K in ArrowPart]: PartOf<K> };
+
+/** Id of a set built here; it stands in no catalogue. */
+export const BUILT_ID = 'built';
+
+/** Rear edge of the vanes from the shaft's end. Shop rule. */
+const VANE_REAR_MM = mm(22);
+/** Bores and fittings are made to a tenth. */
+const BORE_TOLERANCE_MM = 0.15;
+
+/** What the bow asks of an arrow; null where it is not known yet. */
+export interface ArrowGround {
+  readonly bow: BowRecord | null;
+  readonly drawLengthMm: Mm | null;
+  readonly peakN: Newton | null;
+  readonly overhangMm: Mm;
+  /** Rest ahead of the plunger hole, negative behind it. */
+  readonly restAheadMm: Mm;
+}
+
+/** The parts a choice names; null where one of them is not there any more. */
+export function arrowParts(
+  choice: ArrowChoice,
+  find: (id: string) => AnyPart | null,
+): ArrowParts | null {
+  const of = <K extends ArrowPart>(kind: K, id: string): PartOf<K> | null => {
+    const part = find(id);
+    return part?.slot === kind ? (part as unknown as PartOf<K>) : null;
+  };
+  const shaft = of('shaft', choice.shaftId);
+  const nock = of('nock', choice.nockId);
+  const vane = of('vane', choice.vaneId);
+  const insert = of('insert', choice.insertId);
+  const point = of('point', choice.pointId);
+  return shaft && nock && vane && insert && point ? { shaft, nock, vane, insert, point } : null;
+}
+
+/**
+ * Shortest shaft that is safe: past the rest at full draw by the shop's overhang. The nock's throat
+ * is left as a reserve. Null without a draw length.
+ */
+export const safeLengthMm = ({ drawLengthMm, restAheadMm, overhangMm }: ArrowGround): Mm | null =>
+  drawLengthMm === null ? null : mm(drawLengthMm - PIVOT_TO_STANDARD_MM + restAheadMm + overhangMm);
+
+export const fitsBore = (shaft: PartOf<'shaft'>, part: PartOf<'nock'> | PartOf<'insert'>) =>
+  Math.abs(shaft.attrs.innerMm - part.attrs.fitsInnerMm) <= BORE_TOLERANCE_MM;
+
+const buildOf = (
+  { lengthMm, vaneCount }: ArrowChoice,
+  { shaft, nock, vane, insert, point }: ArrowParts,
+  { bow, peakN }: ArrowGround,
+): ArrowBuild => ({
+  shaftLengthMm: lengthMm,
+  nockThroatMm: nock.attrs.throatMm,
+  shaftGPerMm: shaft.attrs.gPerMm,
+  nockG: nock.massG,
+  vaneCount,
+  vaneG: vane.massG,
+  vaneRearMm: VANE_REAR_MM,
+  vaneLengthMm: vane.attrs.lengthMm,
+  insertG: insert.massG,
+  insertLengthMm: insert.attrs.lengthMm,
+  pointG: point.massG,
+  pointCentreMm: point.attrs.centreMm,
+  staticSpineIn: shaft.attrs.staticSpineIn,
+  ...(bow && peakN !== null ? { peakN, character: bow.character } : {}),
+});
+
+export interface BuiltChange extends ArrowChange {
+  /** Null where the speed is not known. */
+  readonly speedMps: number | null;
+}
+
+export interface BuiltArrow extends ArrowResult {
+  readonly speedMps: number | null;
+  readonly energyJ: number | null;
+  /** The spines that would be good. */
+  readonly goodFromIn: number | null;
+  readonly goodToIn: number | null;
+  readonly changes: readonly BuiltChange[];
+  readonly priceCents: number;
+}
+
+/**
+ * What a choice of parts comes to on this bow: mass, balance, spine, speed, and how each usual change
+ * moves them (models.md sections 4 and 5).
+ *
+ * @returns a refusal where parts do not go together, the shaft is cut too short to be safe or longer
+ *   than it comes, or the arrow is too light for the weight.
+ */
+export function builtArrow(
+  choice: ArrowChoice,
+  parts: ArrowParts,
+  ground: ArrowGround,
+): Outcome<BuiltArrow> {
+  const { shaft, nock, insert } = parts;
+  const tooLong = choice.lengthMm > shaft.attrs.stockLengthMm;
+  if (tooLong)
+    return refused(
+      'past-stock-length',
+      `The shaft comes ${shaft.attrs.stockLengthMm} mm long; it cannot be cut longer.`,
+      'lengthMm',
+    );
+  for (const [part, name] of [
+    [nock, 'nock'],
+    [insert, 'insert'],
+  ] as const)
+    if (!fitsBore(shaft, part))
+      return refused(
+        `${name}-bore`,
+        `The ${name} is for a bore of ${part.attrs.fitsInnerMm} mm; the shaft’s is ${shaft.attrs.innerMm} mm.`,
+        `${name}Id`,
+      );
+  const safe = safeLengthMm(ground);
+  if (safe !== null && choice.lengthMm < safe - 0.5)
+    return refused(
+      'too-short',
+      `Cut so short it may fall off the rest at full draw: at least ${Math.ceil(safe)} mm is safe.`,
+      'lengthMm',
+    );
+  const build = buildOf(choice, parts, ground);
+  const arrow = arrowOf(build);
+  if (!arrow.ok) return arrow;
+  const speed = (massG: number) => {
+    const { bow, drawLengthMm, peakN } = ground;
+    if (!bow || drawLengthMm === null || peakN === null) return null;
+    const answer = launchSpeed({ bow, setting: { drawLengthMm, peakN }, arrowG: gram(massG) });
+    return answer.ok ? answer : null;
+  };
+  const now = speed(arrow.massG);
+  return answered({
+    ...arrow,
+    speedMps: now?.speedMps ?? null,
+    energyJ: now?.arrowEnergyJ ?? null,
+    goodFromIn: arrow.neededSpineIn === undefined ? null : arrow.neededSpineIn * 0.88,
+    goodToIn: arrow.neededSpineIn === undefined ? null : arrow.neededSpineIn * 1.06,
+    changes: arrowChanges(build).map((change) => {
+      const then = speed(arrow.massG + change.massG);
+      return { ...change, speedMps: now && then ? then.speedMps - now.speedMps : null };
+    }),
+    priceCents: choice.count * eachCents(choice, parts),
+  });
+}
+
+const eachCents = ({ vaneCount }: ArrowChoice, parts: ArrowParts): number => {
+  const { shaft, nock, vane, insert, point } = parts;
+  const cents = (part: AnyPart) => part.closeOutCents ?? part.priceCents;
+  return (
+    cents(shaft as AnyPart) +
+    cents(nock as AnyPart) +
+    cents(insert as AnyPart) +
+    cents(point as AnyPart) +
+    vaneCount * cents(vane as AnyPart)
+  );
+};
+
+export interface ShaftOffer {
+  readonly shaft: PartOf<'shaft'>;
+  /** Null without a bow or a weight. */
+  readonly verdict: SpineVerdict | null;
+  /** Whether nock and insert of the choice go into it. */
+  readonly goesIn: boolean;
+}
+
+/** Every shaft beside what this build needs, at its length and point: weak, good or stiff. */
+export function shaftOffers(
+  shafts: readonly PartOf<'shaft'>[],
+  choice: ArrowChoice,
+  { nock, insert, point }: ArrowParts,
+  { bow, peakN }: ArrowGround,
+): ShaftOffer[] {
+  const needed =
+    bow && peakN !== null
+      ? neededSpineIn({
+          peakN,
+          character: bow.character,
+          shaftLengthMm: choice.lengthMm,
+          pointAndInsertG: gram(point.massG + insert.massG),
+        })
+      : null;
+  return [...shafts]
+    .sort((a, b) => b.attrs.staticSpineIn - a.attrs.staticSpineIn || a.priceCents - b.priceCents)
+    .map((shaft) => ({
+      shaft,
+      verdict: needed === null ? null : spineVerdict(shaft.attrs.staticSpineIn, needed),
+      goesIn: fitsBore(shaft, nock) && fitsBore(shaft, insert),
+    }));
+}
+
+/** A built set as the kit sees it: like a ready set, so that every rule speaks of it. */
+export function arrowsItem(
+  choice: ArrowChoice,
+  parts: ArrowParts,
+): CatalogueItemOf<'arrows'> | null {
+  const { shaft, vane, insert, point } = parts;
+  const arrow = arrowOf(
+    buildOf(choice, parts, {
+      bow: null,
+      drawLengthMm: null,
+      peakN: null,
+      overhangMm: mm(0),
+      restAheadMm: mm(0),
+    }),
+  );
+  if (!arrow.ok) return null;
+  const all: readonly {
+    readonly stock: number;
+    readonly deliveryDays: number;
+    readonly of: number;
+  }[] = [
+    ...(['shaft', 'nock', 'insert', 'point'] as const).map((kind) => ({
+      ...parts[kind],
+      of: choice.count,
+    })),
+    { ...vane, of: choice.count * choice.vaneCount },
+  ];
+  const missing = all.filter(({ stock, of }) => stock < of);
+  return {
+    id: BUILT_ID,
+    slot: 'arrows',
+    maker: shaft.maker,
+    model: `${shaft.model} built, ${point.model}`,
+    hand: 'both',
+    massG: arrow.massG,
+    priceCents: choice.count * eachCents(choice, parts),
+    closeOutCents: null,
+    stock: missing.length === 0 ? 1 : 0,
+    deliveryDays: Math.max(0, ...missing.map(({ deliveryDays }) => deliveryDays)),
+    supplier: shaft.supplier,
+    attrs: {
+      count: choice.count,
+      shaftOuterMm: shaft.attrs.outerMm,
+      shaftLengthMm: choice.lengthMm,
+      staticSpineIn: shaft.attrs.staticSpineIn,
+      pointAndInsertG: gram(point.massG + insert.massG),
+      vaneHeightMm: vane.attrs.heightMm,
+      bladeMm: point.attrs.bladeMm,
+    },
+  };
+}
+
+/** A first build to begin with: the good shaft in stock, plain parts that go into it. */
+export function firstChoice(
+  components: readonly AnyPart[],
+  ground: ArrowGround,
+  name: string,
+): ArrowChoice | null {
+  const of = <K extends ArrowPart>(kind: K) =>
+    components.filter((part) => part.slot === kind) as unknown as PartOf<K>[];
+  const point = of('point').find(({ attrs }) => attrs.head === 'field') ?? of('point')[0];
+  const [vane] = of('vane');
+  if (!point || !vane) return null;
+  const safe = safeLengthMm(ground);
+  for (const shaft of of('shaft')) {
+    const nock = of('nock').find((part) => fitsBore(shaft, part));
+    const insert = of('insert').find((part) => fitsBore(shaft, part));
+    if (!nock || !insert) continue;
+    const lengthMm = mm(Math.min(shaft.attrs.stockLengthMm, Math.ceil(safe ?? 720)));
+    const choice: ArrowChoice = {
+      name,
+      shaftId: shaft.id,
+      nockId: nock.id,
+      vaneId: vane.id,
+      vaneCount: 3,
+      insertId: insert.id,
+      pointId: point.id,
+      lengthMm,
+      count: 12,
+    };
+    const offers = shaftOffers(of('shaft'), choice, { shaft, nock, vane, insert, point }, ground);
+    const good = offers.find(
+      ({ verdict, goesIn, shaft: s }) => verdict === 'good' && goesIn && s.stock > 0,
+    );
+    return { ...choice, shaftId: good?.shaft.id ?? shaft.id };
+  }
+  return null;
+}

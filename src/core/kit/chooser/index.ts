@@ -1,0 +1,3 @@
+export * from './types';
+export { chooseKit, viaSolver } from './choose';
+export * from './search';

@@ -1,0 +1,88 @@
+import { aBow, aFinishedJob, anItem, aPart, aShop, aSnapshot } from '../__tests__/fixtures';
+import { derive, QUOTE_TERMS, type JobPart, type JobSnapshot } from '../job';
+import { heldTax, makeQuote, quoteChanges } from '.';
+
+const STAMP = { revision: 1, madeAt: '2026-11-24T10:00:00Z', madeDay: '2026-11-24', madeBy: 'T.' };
+const job = (part: JobPart): JobPart => part;
+const waits = { arrivesDay: null, orderedAt: null, arrivedAt: null, build: null };
+const rest = job({ ...aPart(anItem('rest', {}, { priceCents: 12900 }), 'rest'), ...waits });
+const cleared = job({
+  ...aPart(anItem('sight', {}, { priceCents: 14900, closeOutCents: 11900 }), 'sight'),
+  ...waits,
+  priceCents: 11900,
+});
+const own = job({ ...aPart(null, 'quiver', { owned: true, label: 'old quiver' }), ...waits });
+const late = job({ ...aPart(anItem('case'), 'case'), ...waits, arrivesDay: '2026-12-03' });
+
+const quoteOf = (
+  parts: readonly JobPart[],
+  terms = QUOTE_TERMS,
+  more: Partial<JobSnapshot> = {},
+) => {
+  const snapshot = aSnapshot({ rest: { parts, shop: aShop({ quote: terms }), ...more } });
+  return makeQuote(snapshot, derive(snapshot), STAMP);
+};
+
+describe('a quote', () => {
+  test('bow and parts at their prices, close-outs with the usual one, moved parts at nothing', () => {
+    const { lines, totalCents } = quoteOf([rest, cleared, own, late], QUOTE_TERMS, { bow: aBow() });
+    expect(
+      lines.map(({ kind, name, cents, usualCents }) => [kind, name, cents, usualCents]),
+    ).toEqual([
+      ['bow', 'Testhav Probe 31', 89900, null],
+      ['part', 'Prüfwerk rest one', 12900, null],
+      ['part', 'Prüfwerk sight one', 11900, 14900],
+      ['moved', 'old quiver', 0, null],
+      ['part', 'Prüfwerk case one', 10000, null],
+    ]);
+    expect(lines.at(-1)!.arrivesDay).toBe('2026-12-03');
+    expect(totalCents).toBe(89900 + 12900 + 11900 + 10000);
+  });
+
+  test.each([
+    [11900, 19, 1900],
+    [10700, 7, 700],
+    [12345, 0, 0],
+    [1, 19, 0],
+    [0, 19, 0],
+  ])('%d cents hold at %d %% a tax of %d', (cents, pct, tax) =>
+    expect(heldTax(cents, pct)).toBe(tax),
+  );
+
+  test('deposit and the last day it holds', () => {
+    const terms = { ...QUOTE_TERMS, depositPct: 25, validDays: 10 };
+    const quote = quoteOf([rest], terms, { bow: null });
+    expect(quote).toMatchObject({
+      totalCents: 12900,
+      depositCents: 3225,
+      taxCents: 2060,
+      validUntil: '2026-12-04',
+    });
+  });
+
+  test('the work by its steps, where the shop charges for it', () => {
+    const snapshot = aFinishedJob();
+    const charged = {
+      ...snapshot,
+      shop: { ...snapshot.shop, quote: { ...QUOTE_TERMS, hourCents: 6000 } },
+    };
+    const derived = derive(charged);
+    const work = makeQuote(charged, derived, STAMP).lines.filter(({ kind }) => kind === 'labour');
+    expect(work.length).toBe(derived.plan.steps.length);
+    // A cent's hundredth a minute: the price is the minutes in euro.
+    for (const { cents, minutes } of work) expect(cents).toBe(minutes! * 100);
+    const free = makeQuote(snapshot, derive(snapshot), STAMP).lines;
+    expect(free.some(({ kind }) => kind === 'labour')).toBe(false);
+  });
+
+  test('what changed since it was given is named', () => {
+    const given = quoteOf([rest, own], QUOTE_TERMS, { bow: null });
+    expect(quoteChanges(given, given)).toEqual([]);
+    const dearer = { ...rest, priceCents: 13900 };
+    expect(quoteChanges(given, quoteOf([dearer, cleared], QUOTE_TERMS, { bow: null }))).toEqual([
+      'old quiver is gone',
+      'Prüfwerk rest one has another price',
+      'Prüfwerk sight one is new',
+    ]);
+  });
+});

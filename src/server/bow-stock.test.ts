@@ -1,0 +1,101 @@
+import { BOW_COLUMNS, writeBowFile } from '@/contracts/bow-csv';
+import { aBow } from '@/core/__tests__/fixtures';
+import { openDb, type Db } from '@/data/db';
+import { allBows, bowById, insertBow } from '@/data/stock';
+import { bowsFile, importBows, saveBow } from './bow-stock';
+import { Problem } from './problem';
+
+let db: Db;
+beforeEach(() => {
+  db = openDb(':memory:');
+  insertBow(db, aBow());
+});
+afterEach(() => db.close());
+
+const two = [aBow({ stock: 7 }), aBow({ id: 'new', model: 'Neu' })];
+const faulty = `${writeBowFile(two)}${writeBowFile([aBow({ id: 'bad' })])
+  .split('\n')[1]!
+  .replace('right', 'both')}\n`;
+const problemOf = (run: () => unknown): Problem => {
+  try {
+    run();
+  } catch (error) {
+    if (error instanceof Problem) return error;
+  }
+  throw new Error('No problem');
+};
+
+describe('a bow file taken in', () => {
+  test('looking at it saves nothing', () => {
+    expect(importBows({ text: writeBowFile(two), mode: 'check' }, db)).toEqual({
+      saved: false,
+      added: 1,
+      changed: 1,
+      same: 0,
+      faults: [],
+    });
+    expect(allBows(db)).toHaveLength(1);
+    expect(bowById(db, 'test-31-r')!.stock).toBe(2);
+  });
+  test('good rows are kept and the others named, where that is chosen', () => {
+    const answer = importBows({ text: faulty, mode: 'keepGood' }, db);
+    expect(answer).toMatchObject({ saved: true, added: 1, changed: 1 });
+    expect(answer.faults).toMatchObject([{ line: 4, column: 'hand' }]);
+    expect(bowById(db, 'test-31-r')!.stock).toBe(7);
+    expect(bowById(db, 'bad')).toBeNull();
+  });
+  test('or all are refused, and nothing is kept', () => {
+    const problem = problemOf(() => importBows({ text: faulty, mode: 'allOrNone' }, db));
+    expect(problem).toMatchObject({ status: 422, reason: 'faulty-rows' });
+    expect(problem.message).toContain('nothing of the file was taken. Line 4, hand:');
+    expect(allBows(db)).toHaveLength(1);
+    expect(bowById(db, 'test-31-r')!.stock).toBe(2);
+  });
+  test('taken in twice, the second time nothing changes', () => {
+    importBows({ text: writeBowFile(two), mode: 'allOrNone' }, db);
+    expect(importBows({ text: bowsFile(db), mode: 'allOrNone' }, db)).toMatchObject({
+      added: 0,
+      changed: 0,
+      same: 2,
+    });
+  });
+  test.each([[{}], [{ text: 'x', mode: 'maybe' }], [{ text: 4, mode: 'check' }]])(
+    'a body that is none is refused %#',
+    (body) => expect(problemOf(() => importBows(body, db)).status).toBe(400),
+  );
+});
+
+describe('one bow from its form', () => {
+  const cells = (changes: Record<string, string> = {}) => {
+    const [head, row] = writeBowFile([aBow()]).split('\n');
+    const values = row!.split(',');
+    return {
+      cells: {
+        ...Object.fromEntries(head!.split(',').map((header, i) => [header, values[i]!])),
+        ...changes,
+      },
+    };
+  };
+  test('is changed, or new under its id', () => {
+    expect(saveBow('test-31-r', cells({ price_eur: '950' }), db).priceCents).toBe(95000);
+    expect(bowById(db, 'test-31-r')!.priceCents).toBe(95000);
+    saveBow('another', cells({ brace_height_in: '6 1/2' }), db);
+    expect(bowById(db, 'another')!.braceHeightMm).toBeCloseTo(165.1, 6);
+  });
+  test('every wrong field is named and nothing is saved', () => {
+    const problem = problemOf(() =>
+      saveBow('test-31-r', cells({ price_eur: 'much', max_turns: '-3' }), db),
+    );
+    expect(problem.more.errors!.map(({ pointer }) => pointer).sort()).toEqual([
+      '/cells/max_turns',
+      '/cells/price_eur',
+    ]);
+    expect(bowById(db, 'test-31-r')!.priceCents).toBe(89900);
+    const crossed = problemOf(() => saveBow('test-31-r', cells({ min_peak_lb: '80' }), db));
+    expect(crossed.more.errors).toMatchObject([{ pointer: '/cells/min_peak_lb' }]);
+  });
+  test('every column is a field of the record, once', () => {
+    expect(new Set(BOW_COLUMNS.map(({ field }) => field)).size).toBe(BOW_COLUMNS.length);
+    expect(BOW_COLUMNS.map(({ field }) => field).sort()).toEqual(Object.keys(aBow()).sort());
+  });
+});

@@ -1,0 +1,90 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { checker } from '@/contracts/ajv';
+import { BOW_FORMAT, readBowFile, writeBowFile, type RowFault } from '@/contracts/bow-csv';
+import { readForm } from '@/contracts/csv';
+import { type BowRecord } from '@/core/bow';
+import { db, type Db } from '@/data/db';
+import { allBows, bowById, insertBow, updateBow } from '@/data/stock';
+import { invalid, Problem } from './problem';
+
+const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
+
+const ImportRequest = Type.Object(
+  {
+    text: Type.String({ maxLength: 1_000_000 }),
+    /** `check` saves nothing; `keepGood` leaves faulty rows out; `allOrNone` refuses the file. */
+    mode: OneOf('check', 'keepGood', 'allOrNone'),
+  },
+  { additionalProperties: false },
+);
+const checkImport = checker(ImportRequest);
+
+export interface ImportAnswer {
+  readonly saved: boolean;
+  readonly added: number;
+  readonly changed: number;
+  readonly same: number;
+  readonly faults: readonly RowFault[];
+}
+
+/** Takes a bow file in, or only looks at it; bows not named in it stay as they are. */
+export function importBows(body: unknown, on: Db = db()): ImportAnswer {
+  const checked = checkImport(body);
+  if (!checked.ok) throw invalid(checked.errors);
+  const { text, mode } = checked.value as Static<typeof ImportRequest>;
+  const { bows, faults } = readBowFile(text);
+  if (mode === 'allOrNone' && faults.length > 0) {
+    throw new Problem(422, 'faulty-rows', 'The file was refused whole', {
+      detail: `${faults.length === 1 ? 'One fault' : `${faults.length} faults`}: nothing of the file was taken. ${faultText(faults[0]!)}`,
+      faults,
+    });
+  }
+  const run = on.transaction((): ImportAnswer => {
+    const count = { added: 0, changed: 0, same: 0 };
+    for (const { bow } of bows) {
+      const before = bowById(on, bow.id);
+      const kind = !before ? 'added' : alike(before, bow) ? 'same' : 'changed';
+      count[kind]++;
+      if (mode === 'check' || kind === 'same') continue;
+      if (kind === 'added') insertBow(on, bow);
+      else updateBow(on, bow);
+    }
+    return { saved: mode !== 'check' && bows.length > 0, ...count, faults };
+  });
+  return run.immediate();
+}
+
+export const faultText = ({ line, column, message }: RowFault) =>
+  `Line ${line}${column ? `, ${column}` : ''}: ${message}.`;
+
+/** Written alike: a figure that differs past what the file can say is no change. */
+const alike = (a: BowRecord, b: BowRecord) => writeBowFile([a]) === writeBowFile([b]);
+
+export const bowsFile = (from: Db = db()) => writeBowFile(allBows(from));
+
+const checkCells = checker(
+  Type.Object(
+    { cells: Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 2000 })) },
+    { additionalProperties: false },
+  ),
+);
+
+/** Saves one bow from its form: every cell as typed, read as in a file. */
+export function saveBow(id: string, body: unknown, on: Db = db()): BowRecord {
+  const checked = checkCells(body);
+  if (!checked.ok) throw invalid(checked.errors);
+  const { cells } = checked.value as { cells: Record<string, string> };
+  const { record: bow, faults } = readForm({ ...cells, id }, BOW_FORMAT);
+  const errors = faults.map(({ column, message }) => ({
+    pointer: `/cells/${column}`,
+    detail: message,
+  }));
+  if (errors.length > 0)
+    throw new Problem(400, 'invalid-input', 'The bow cannot be saved so', {
+      detail: 'The bow was not saved: see the marked fields.',
+      errors,
+    });
+  if (bowById(on, id)) updateBow(on, bow);
+  else insertBow(on, bow);
+  return bow;
+}

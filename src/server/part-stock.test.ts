@@ -1,0 +1,241 @@
+import { demoCatalogue } from '../../demo/load-csv';
+import { partFormat, readPartFile, writePartFile } from '@/contracts/part-csv';
+import { writeCell } from '@/contracts/csv';
+import type { AnyPart } from '@/core/kit';
+import { openDb, type Db } from '@/data/db';
+import { allParts, insertItem, partById } from '@/data/stock';
+import { readPieces, type FileRead } from '@/workers/part-file';
+import {
+  dropImport,
+  fetchSupplierList,
+  findParts,
+  lookAtImport,
+  partsFile,
+  savePart,
+  stagePiece,
+  suppliers,
+  takeImport,
+} from './part-stock';
+import { Problem } from './problem';
+
+let db: Db;
+beforeEach(() => {
+  db = openDb(':memory:');
+  demoCatalogue().forEach((part) => insertItem(db, part));
+});
+afterEach(() => db.close());
+
+const problemOf = (run: () => unknown): Problem => {
+  try {
+    run();
+  } catch (error) {
+    if (error instanceof Problem) return error;
+    throw error;
+  }
+  throw new Error('It was not refused');
+};
+const find = (q: string, more = '') =>
+  findParts(new URLSearchParams(`q=${encodeURIComponent(q)}${more}`), db);
+const names = (q: string, more = '') => find(q, more).parts.map(({ model }) => model);
+const cellsOf = (part: AnyPart) =>
+  Object.fromEntries(
+    partFormat(part.slot).columns.map((column) => [column.header, writeCell(column, part)]),
+  );
+
+describe('found by any word', () => {
+  test('begun words, in any order, without their umlauts', () => {
+    expect(names('kieb')).toEqual(expect.arrayContaining(['Kiebitz', 'Kiebitz L']));
+    expect(names('Kocher flach rohr')).toEqual(['Köcher flach']);
+    expect(names('thumb left')).toEqual(['Daumen links']);
+    expect(names('cable driven dovetail')).toEqual(
+      expect.arrayContaining(['Brachvogel', 'Schwinge']),
+    );
+    expect(names('Nordufer fangerlang')).toEqual([]);
+  });
+  test('signs of a query language are only signs', () => {
+    for (const text of ['"', 'a OR b', 'rest*)', '-', 'NEAR(', 'x:y', "' --"])
+      expect(() => find(text)).not.toThrow();
+    expect(find('“').count).toBe(demoCatalogue().length);
+  });
+  test('one slot, a page at a time', () => {
+    const all = find('', '&kind=sight&limit=200');
+    expect(all.count).toBe(all.parts.length);
+    expect(all.parts.every(({ slot }) => slot === 'sight')).toBe(true);
+    const pages = [0, 5, 10].map((offset) => find('', `&kind=sight&limit=5&offset=${offset}`));
+    expect(pages.flatMap(({ parts }) => parts)).toEqual(all.parts.slice(0, 15));
+  });
+  test.each(['&kind=antenna', '&limit=-1', '&limit=9999', '&offset=1.5'])('%s is refused', (more) =>
+    expect(problemOf(() => find('', more)).status).toBe(400),
+  );
+  test('a part renamed is found by its new name only', () => {
+    const part = partById(db, 'rest-kiebitz')!;
+    savePart(part.id, { kind: 'rest', cells: { ...cellsOf(part), model: 'Watvogel' } }, db);
+    expect(names('watvogel')).toEqual(['Watvogel']);
+    // Its id still says what it was called.
+    expect(find('schilf kiebitz').count).toBe(0);
+    expect(names('rohrdommel watvogel')).toEqual(['Watvogel']);
+  });
+});
+
+describe('one part, from its form', () => {
+  test('is saved as typed and read back', () => {
+    const part = partById(db, 'sight-einton')!;
+    const cells = { ...cellsOf(part), price_eur: '299,50', close_out_eur: '250', stock: '7' };
+    const saved = savePart(part.id, { kind: 'sight', cells }, db);
+    expect(saved).toEqual({ ...part, priceCents: 29950, closeOutCents: 25000, stock: 7 });
+    expect(partById(db, part.id)).toEqual(saved);
+    savePart('sight-new', { kind: 'sight', cells }, db);
+    expect(partById(db, 'sight-new')!.model).toBe(part.model);
+  });
+  test('faults are told by field, and nothing is saved', () => {
+    const part = partById(db, 'sight-einton')!;
+    const cells = { ...cellsOf(part), price_eur: '-1', pins: 'many', stock: '3' };
+    const problem = problemOf(() => savePart(part.id, { kind: 'sight', cells }, db));
+    expect(problem.more.errors!.map(({ pointer }) => pointer)).toEqual([
+      '/cells/price_eur',
+      '/cells/pins',
+    ]);
+    expect(partById(db, part.id)).toEqual(part);
+  });
+  test('a part stays in its slot', () => {
+    const cells = cellsOf(partById(db, 'sight-einton')!);
+    expect(problemOf(() => savePart('rest-kiebitz', { kind: 'sight', cells }, db)).reason).toBe(
+      'other-slot',
+    );
+    expect(problemOf(() => savePart('x', { kind: 'antenna', cells }, db)).status).toBe(400);
+    expect(problemOf(() => savePart('x', {}, db)).status).toBe(400);
+  });
+});
+
+describe('a file', () => {
+  const read = (text: unknown) => [...readPieces(text)].at(-1)!;
+  const rests = () => demoCatalogue().filter(({ slot }) => slot === 'rest');
+  const changed = () =>
+    rests().map((part, i) => ({
+      ...part,
+      ...(i === 0 ? { priceCents: 13900 } : {}),
+      ...(i === 1 ? { id: 'rest-brand-new' } : {}),
+    }));
+
+  test('comes in pieces, is looked at, and taken at once', () => {
+    const { importId } = stagePiece({ kind: 'rest', parts: changed().slice(0, 4) }, db);
+    const { count } = stagePiece({ importId, kind: 'rest', parts: changed().slice(4) }, db);
+    expect(count).toBe(rests().length);
+    const look = lookAtImport(importId, db);
+    expect(look).toMatchObject({ added: 1, changed: 1, same: rests().length - 2 });
+    expect(look.differences).toEqual([
+      { id: 'rest-brand-new', part: 'Rohrdommel Kiebitz L', column: '', before: '', after: '129' },
+      {
+        id: rests()[0]!.id,
+        part: 'Rohrdommel Kiebitz',
+        column: 'Price, €',
+        before: '129',
+        after: '139',
+      },
+    ]);
+    expect(partById(db, 'rest-brand-new')).toBeNull();
+    expect(takeImport(importId, { only: null }, db)).toEqual({ taken: rests().length });
+    expect(partById(db, 'rest-brand-new')).toEqual(changed()[1]);
+    expect(partById(db, rests()[0]!.id)!.priceCents).toBe(13900);
+    expect(names('brand new')).toEqual(['Kiebitz L']);
+    expect(problemOf(() => takeImport(importId, { only: null }, db)).status).toBe(404);
+  });
+
+  test('every part of it comes over with every field', () => {
+    const kinds = [...new Set(demoCatalogue().map(({ slot }) => slot))];
+    const empty = openDb(':memory:');
+    for (const kind of kinds) {
+      const parts = demoCatalogue().filter(({ slot }) => slot === kind);
+      takeImport(stagePiece({ kind, parts }, empty).importId, { only: null }, empty);
+    }
+    const byId = (a: AnyPart, b: AnyPart) => a.id.localeCompare(b.id);
+    expect(allParts(empty).sort(byId)).toEqual(demoCatalogue().sort(byId));
+    empty.close();
+  });
+
+  test('cancelled, nothing of it stays', () => {
+    const { importId } = stagePiece({ kind: 'rest', parts: changed() }, db);
+    expect(dropImport(importId, db)).toEqual({ dropped: rests().length });
+    expect(problemOf(() => lookAtImport(importId, db)).status).toBe(404);
+    expect(partById(db, 'rest-brand-new')).toBeNull();
+  });
+
+  test.each([
+    ['an id twice', () => [rests()[0], rests()[0]], 'stands in the file twice'],
+    ['an id of another slot', () => [{ ...rests()[0], id: 'sight-steg' }], 'is the id of a sight'],
+  ])('%s refuses the piece', (_, parts, why) => {
+    const problem = problemOf(() => stagePiece({ kind: 'rest', parts: parts() }, db));
+    expect([problem.status, problem.message]).toEqual([422, expect.stringContaining(why)]);
+  });
+  test('an id twice in two pieces is found too', () => {
+    const parts = [rests()[0]];
+    const { importId } = stagePiece({ kind: 'rest', parts }, db);
+    expect(problemOf(() => stagePiece({ importId, kind: 'rest', parts }, db)).status).toBe(422);
+  });
+  test.each([
+    [{ kind: 'antenna', parts: [1] }, '/kind'],
+    [{ kind: 'rest', parts: [] }, '/parts'],
+    [{ kind: 'rest', parts: [{ ...demoCatalogue()[0], slot: 'rest' }] }, '/parts/0'],
+    [{ kind: 'rest', parts: [{}] }, '/parts/0/id'],
+  ])('%j is refused by its pointer', (body, pointer) => {
+    const { status, more } = problemOf(() => stagePiece(body, db));
+    expect(status).toBe(400);
+    expect(more.errors!.some((error) => error.pointer.startsWith(pointer))).toBe(true);
+  });
+
+  test('is read piece by piece with word of how far it is', () => {
+    const one = rests()[0]!;
+    const many = Array.from({ length: 2500 }, (_, i) => ({ ...one, id: `r-${i}` }));
+    const said = [...readPieces(writePartFile('rest', many))];
+    expect(said.map(({ say }) => say)).toEqual(['progress', 'progress', 'progress', 'read']);
+    const last = said.at(-1) as Extract<FileRead, { say: 'read' }>;
+    expect(last).toMatchObject({ kind: 'rest', faultCount: 0 });
+    expect(last.parts).toEqual(many);
+    const lines = writePartFile('rest', many).replace(/,129,/g, ',-1,');
+    expect(read(lines)).toMatchObject({ parts: [], faultCount: 2500 });
+    expect((read(lines) as typeof last).faults).toHaveLength(2000);
+  });
+  test.each([
+    [7, 'no text'],
+    ['', 'empty'],
+    ['x'.repeat(60_000_001), 'larger than 60 MB'],
+    ['id#slot', 'The header lacks slot'],
+    ['id,slot,colour\nx,rest,red', 'The header lacks maker'],
+    [`${writePartFile('rest', []).trim()},colour\nx,rest`, 'colour is not a column'],
+  ])('%.20j is refused: %s', (text, message) =>
+    expect(read(text)).toEqual({ say: 'refused', message: expect.stringContaining(message) }),
+  );
+
+  test('saved and read is the same', () => {
+    const { text, name } = partsFile('quiver', db);
+    expect(name).toBe('quiver.csv');
+    expect(readPartFile(text).rows.map(({ record }) => record)).toEqual(
+      findParts(new URLSearchParams('kind=quiver&limit=200'), db).parts,
+    );
+    expect(problemOf(() => partsFile('antenna', db)).status).toBe(404);
+  });
+});
+
+describe('a supplier’s list', () => {
+  test('is fetched, shown as differences, and only what is wanted is taken', () => {
+    expect(suppliers(db)).toEqual(['Kontor Achterwasser', 'Nordufer Handel', 'Werkhof Lindental']);
+    const before = allParts(db);
+    const look = fetchSupplierList({ supplier: 'Nordufer Handel' }, db);
+    expect(allParts(db)).toEqual(before);
+    expect(look.changed).toBeGreaterThan(0);
+    const price = look.differences.find(({ column }) => column === 'Price, €')!;
+    takeImport(look.importId, { only: [price.id] }, db);
+    const same = new Set(before.map((part) => JSON.stringify(part)));
+    expect(allParts(db).filter((part) => !same.has(JSON.stringify(part)))).toEqual([
+      expect.objectContaining({ id: price.id, priceCents: Math.round(Number(price.after) * 100) }),
+    ]);
+  });
+  test('the same week it is the same list; an unknown supplier has none', () => {
+    const strip = ({ differences }: { differences: readonly object[] }) => differences;
+    const supplier = 'Kontor Achterwasser';
+    expect(strip(fetchSupplierList({ supplier }, db))).toEqual(
+      strip(fetchSupplierList({ supplier }, db)),
+    );
+    expect(problemOf(() => fetchSupplierList({ supplier: 'Nobody' }, db)).status).toBe(404);
+  });
+});

@@ -1,0 +1,50 @@
+'use client';
+import { useEffect, useState } from 'react';
+import Button from '@mui/material/Button';
+import { fit as w } from '../words';
+
+/** Seconds to a tenth, as they are said. */
+export const secondsText = (seconds: number) => seconds.toFixed(1);
+
+/** Starts and stops by one tap; what it says when it stops is handed on, null when cleared. */
+export function StopWatch({ onSeconds }: { onSeconds: (seconds: number | null) => void }) {
+  const [started, setStarted] = useState<number | null>(null);
+  const [seconds, setSeconds] = useState<number | null>(null);
+  useEffect(() => {
+    if (started === null) return;
+    const timer = setInterval(() => setSeconds((performance.now() - started) / 1000), 100);
+    return () => clearInterval(timer);
+  }, [started]);
+  const press = () => {
+    if (started === null) {
+      setStarted(performance.now());
+      setSeconds(0);
+      return;
+    }
+    const held = Math.round((performance.now() - started) / 100) / 10;
+    setStarted(null);
+    setSeconds(held);
+    onSeconds(held);
+  };
+  return (
+    <div className="stopwatch">
+      <Button variant="outlined" onClick={press}>
+        {started === null ? w.holdStart : w.holdStop}
+      </Button>
+      <output aria-label={w.holdLabel} className="figure">
+        {seconds === null ? '—' : `${secondsText(seconds)} s`}
+      </output>
+      {started === null && seconds !== null && (
+        <Button
+          variant="text"
+          onClick={() => {
+            setSeconds(null);
+            onSeconds(null);
+          }}
+        >
+          {w.holdClear}
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,158 @@
+'use client';
+import { useState } from 'react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import Button from '@mui/material/Button';
+import { plainDay } from '../fields/dates';
+import { PageHead } from '../frame/PageHead';
+import { useWho } from '../frame/useWho';
+import { post } from '../job/post';
+import { orderWords as w } from '../words';
+
+export interface Order {
+  readonly jobId: string;
+  readonly version: number;
+  readonly number: number;
+  readonly archer: string;
+  readonly promisedDay: string | null;
+  readonly slot: string;
+  readonly label: string;
+  readonly supplier: string;
+  readonly arrivesDay: string;
+  readonly orderedAt: string | null;
+  readonly arrivedAt: string | null;
+}
+
+type State = 'toOrder' | 'ordered' | 'arrived';
+const stateOf = ({ orderedAt, arrivedAt }: Order): State =>
+  arrivedAt ? 'arrived' : orderedAt ? 'ordered' : 'toOrder';
+
+/** What open jobs wait for, by supplier: marked when it is ordered and when it has come. */
+export function OrdersPage({
+  orders,
+  people,
+}: {
+  orders: readonly Order[];
+  people: readonly string[];
+}) {
+  const router = useRouter();
+  const [trouble, setTrouble] = useState('');
+  const [who] = useWho(people);
+  const mark = async ({ jobId, version, slot }: Order, state: State) => {
+    const command = { name: 'orderPart', slot, state };
+    const answer = await post(`/api/v1/jobs/${jobId}/commands`, { version, who, command });
+    setTrouble(answer.ok ? '' : answer.message);
+    router.refresh();
+  };
+  const suppliers = [...new Set(orders.map(({ supplier }) => supplier))];
+  return (
+    <>
+      <PageHead title={w.title} />
+      <main className="shop stock">
+        <p className="soft">{w.lead}</p>
+        <div className="actions">
+          {orders.some((order) => stateOf(order) === 'toOrder') && (
+            <Button
+              variant="outlined"
+              component="a"
+              href="/api/v1/shop/orders/file"
+              download="orders.csv"
+            >
+              {w.toFile}
+            </Button>
+          )}
+          <Link href="/" prefetch={false}>
+            {w.back}
+          </Link>
+        </div>
+        {trouble && (
+          <p className="note" data-kind="stop" role="alert">
+            {trouble}
+          </p>
+        )}
+        {orders.length === 0 && <p className="note">{w.none}</p>}
+        {suppliers.map((supplier) => {
+          const mine = orders.filter((order) => order.supplier === supplier);
+          return (
+            <section key={supplier} className="block">
+              <h3>
+                {supplier || w.unknown} <span className="soft">{w.count(mine.length)}</span>
+              </h3>
+              <table className="grid-table orders-table">
+                <thead>
+                  <tr>
+                    {w.heads.map((head) => (
+                      <th key={head}>{head}</th>
+                    ))}
+                    <th />
+                  </tr>
+                </thead>
+                <tbody>
+                  {mine.map((order) => (
+                    <OrderLine key={`${order.jobId} ${order.slot}`} order={order} onMark={mark} />
+                  ))}
+                </tbody>
+              </table>
+            </section>
+          );
+        })}
+      </main>
+    </>
+  );
+}
+
+function OrderLine({
+  order,
+  onMark,
+}: {
+  order: Order;
+  onMark: (order: Order, state: State) => Promise<void>;
+}) {
+  const state = stateOf(order);
+  const { promisedDay, arrivesDay } = order;
+  const late = promisedDay !== null && arrivesDay > promisedDay && state !== 'arrived';
+  const button = (next: State, text: string, strong = false) => (
+    <Button
+      variant={strong ? 'outlined' : 'text'}
+      aria-label={`${text}: ${order.label}`}
+      onClick={() => void onMark(order, next)}
+    >
+      {text}
+    </Button>
+  );
+  return (
+    <tr>
+      <td>
+        <b>{order.label}</b>
+      </td>
+      <td>
+        <Link href={`/jobs/${order.jobId}/kit?slot=${order.slot}`} prefetch={false}>
+          {order.archer}
+        </Link>{' '}
+        <span className="soft figure">{order.number}</span>
+      </td>
+      <td className="figure">{promisedDay ? plainDay(promisedDay) : '—'}</td>
+      <td className="figure">
+        {plainDay(arrivesDay)}{' '}
+        {late && (
+          <span className="tag" data-kind="out">
+            {w.late}
+          </span>
+        )}
+      </td>
+      <td>
+        <span
+          className="tag"
+          data-kind={state === 'arrived' ? 'in' : state === 'toOrder' ? 'warn' : ''}
+        >
+          {w[state]}
+        </span>
+      </td>
+      <td className="right orders-act">
+        {state === 'toOrder' && button('ordered', w.markOrdered, true)}
+        {state === 'ordered' && button('arrived', w.markArrived, true)}
+        {state !== 'toOrder' && button('toOrder', w.markNot)}
+      </td>
+    </tr>
+  );
+}

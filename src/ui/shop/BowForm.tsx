@@ -1,0 +1,36 @@
+'use client';
+import { BOW_COLUMNS } from '@/contracts/bow-csv';
+import { bowName, type BowRecord } from '@/core/bow';
+import { bowStock as w } from '../words';
+import { freshId, RecordForm } from './RecordForm';
+
+const COLUMNS = BOW_COLUMNS.filter(({ field }) => field !== 'id');
+
+/** One bow of the shop. */
+export function BowForm({
+  bow,
+  ids,
+  onClose,
+  onDone,
+}: {
+  /** Null for a new one. */
+  bow: BowRecord | null;
+  ids: readonly string[];
+  onClose: () => void;
+  onDone: () => void;
+}) {
+  return (
+    <RecordForm
+      title={bow ? bowName(bow) : w.newBow}
+      save={w.save}
+      columns={COLUMNS}
+      record={bow}
+      urlOf={({ model, hand = '' }) => {
+        const id = bow?.id ?? freshId([model, hand.slice(0, 1)], ids);
+        return `/api/v1/shop/bows/${encodeURIComponent(id)}`;
+      }}
+      onClose={onClose}
+      onDone={onDone}
+    />
+  );
+}

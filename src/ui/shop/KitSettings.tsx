@@ -1,0 +1,206 @@
+'use client';
+import { useState } from 'react';
+import TextField from '@mui/material/TextField';
+import type { Shop } from '@/core/job';
+import { MOST_WEIGHT, SLOT_WEIGHT, slotName, SLOTS, type KitLines, type Slot } from '@/core/kit';
+import { metre, mm, read, readMoney, write, writeMoney } from '@/core/units';
+import { shopWords as w } from '../words';
+
+type Change = (part: Partial<Shop>) => void;
+/** A number as it was typed, with why it cannot stand; what is typed is kept either way. */
+type ReadText<T> = (
+  text: string,
+) => { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+
+/** Where the shop draws its lines, how much each place counts, and what a quote is made by. */
+export function KitSettings({
+  shop,
+  change,
+  onFault,
+}: {
+  shop: Shop;
+  change: Change;
+  /** Tells whether a field holds something that cannot be saved. */
+  onFault: (field: string, wrong: boolean) => void;
+}) {
+  const lines = (next: Partial<KitLines>) => change({ kit: { ...shop.kit, ...next } });
+  const quote = (next: Partial<Shop['quote']>) => change({ quote: { ...shop.quote, ...next } });
+  const shared = { onFault };
+  return (
+    <>
+      <section className="block questions" id="kit">
+        <h3>{w.kitLines}</h3>
+        <TypedField
+          {...shared}
+          id="third-axis"
+          label={w.thirdAxis}
+          value={write(shop.kit.thirdAxisPastM, 'distance', shop.units, { decimals: 0 })}
+          reads={(text) =>
+            measured(text, {
+              quantity: 'distance',
+              shop: shop.units,
+              min: 10,
+              max: 150,
+              what: 'distance',
+            })
+          }
+          onRead={(si) => lines({ thirdAxisPastM: metre(si) })}
+        />
+        <TypedField
+          {...shared}
+          id="overhang"
+          label={w.overhang}
+          value={write(shop.kit.overhangMm, 'length', shop.units)}
+          reads={(text) =>
+            measured(text, {
+              quantity: 'length',
+              shop: shop.units,
+              min: 5,
+              max: 100,
+              what: 'overhang',
+            })
+          }
+          onRead={(si) => lines({ overhangMm: mm(si) })}
+        />
+      </section>
+      <section className="block">
+        <h3>{w.weights}</h3>
+        <p className="soft">{w.weightsHow}</p>
+        <div className="weights">
+          {SLOTS.map(({ id }) => (
+            <WeightField key={id} slot={id} shop={shop} change={change} onFault={onFault} />
+          ))}
+        </div>
+      </section>
+      <section className="block questions">
+        <h3>{w.quote}</h3>
+        <TypedField
+          {...shared}
+          id="tax"
+          label={w.tax}
+          value={String(shop.quote.taxPct)}
+          reads={(text) => plain(text, 0, 50)}
+          onRead={(taxPct) => quote({ taxPct })}
+        />
+        <TypedField
+          {...shared}
+          id="deposit"
+          label={w.deposit}
+          value={String(shop.quote.depositPct)}
+          reads={(text) => plain(text, 0, 100)}
+          onRead={(depositPct) => quote({ depositPct })}
+        />
+        <TypedField
+          {...shared}
+          id="valid"
+          label={w.valid}
+          value={String(shop.quote.validDays)}
+          reads={(text) => plain(text, 1, 180, true)}
+          onRead={(validDays) => quote({ validDays })}
+        />
+        <TypedField
+          {...shared}
+          id="hour"
+          label={w.hour}
+          hint={w.hourHint}
+          value={writeMoney(shop.quote.hourCents)}
+          reads={(text) => {
+            const answer = readMoney(text, 'price of an hour');
+            if (!answer.ok) return answer;
+            return answer.cents <= 50_000
+              ? { ok: true, value: answer.cents }
+              : { ok: false, message: w.hourMost };
+          }}
+          onRead={(hourCents) => quote({ hourCents })}
+        />
+      </section>
+    </>
+  );
+}
+
+function measured(text: string, options: Parameters<typeof read>[1]) {
+  const answer = read(text, options);
+  return answer.ok ? { ok: true as const, value: answer.si } : answer;
+}
+
+function plain(text: string, min: number, max: number, whole = false) {
+  const value = /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : Number.NaN;
+  const fits = value >= min && value <= max && (!whole || Number.isInteger(value));
+  return fits
+    ? { ok: true as const, value }
+    : { ok: false as const, message: w.numberBetween(min, max, whole) };
+}
+
+function WeightField({
+  slot,
+  shop,
+  change,
+  onFault,
+}: {
+  slot: Slot;
+  shop: Shop;
+  change: Change;
+  onFault: (field: string, wrong: boolean) => void;
+}) {
+  const { weights } = shop.kit;
+  return (
+    <TypedField
+      id={`weight-${slot}`}
+      label={slotName(slot)}
+      value={weights[slot] === undefined ? '' : String(weights[slot])}
+      placeholder={String(SLOT_WEIGHT[slot])}
+      reads={(text) =>
+        text.trim() === '' ? { ok: true, value: null } : plain(text, 0, MOST_WEIGHT)
+      }
+      onRead={(value) => {
+        const { [slot]: _gone, ...rest } = weights;
+        change({
+          kit: { ...shop.kit, weights: value === null ? rest : { ...rest, [slot]: value } },
+        });
+      }}
+      onFault={onFault}
+    />
+  );
+}
+
+function TypedField<T>({
+  id,
+  label,
+  hint,
+  value,
+  placeholder,
+  reads,
+  onRead,
+  onFault,
+}: {
+  id: string;
+  label: string;
+  hint?: string;
+  value: string;
+  placeholder?: string;
+  reads: ReadText<T>;
+  onRead: (value: T) => void;
+  onFault: (field: string, wrong: boolean) => void;
+}) {
+  const [typed, setTyped] = useState(value);
+  const [wrong, setWrong] = useState('');
+  return (
+    <TextField
+      id={`shop-${id}`}
+      label={label}
+      value={typed}
+      placeholder={placeholder}
+      autoComplete="off"
+      error={wrong !== ''}
+      helperText={wrong || hint}
+      slotProps={{ htmlInput: { maxLength: 20 }, inputLabel: { shrink: true } }}
+      onChange={({ target }) => {
+        setTyped(target.value);
+        const answer = reads(target.value);
+        setWrong(answer.ok ? '' : answer.message);
+        onFault(id, !answer.ok);
+        if (answer.ok) onRead(answer.value);
+      }}
+    />
+  );
+}

@@ -1,0 +1,165 @@
+'use client';
+import { useState } from 'react';
+import Link from 'next/link';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { partFormat } from '@/contracts/part-csv';
+import { PART_KINDS, partName, slotName, type AnyPart, type PartKind } from '@/core/kit';
+import type { ShopUnits } from '@/core/units';
+import { PageHead } from '../frame/PageHead';
+import { partStock as w } from '../words';
+import { ImportParts } from './ImportParts';
+import { PartsGrid } from './PartsGrid';
+import { freshId, RecordForm } from './RecordForm';
+import { SupplierList } from './SupplierList';
+import { useParts } from './useParts';
+
+type Open = AnyPart | 'new' | 'file' | 'list' | null;
+
+/** Every part of the shop: found by any word, changed in the grid, by a form, by a file, by a list. */
+export function PartsPage({
+  units,
+  suppliers,
+}: {
+  units: ShopUnits;
+  suppliers: readonly string[];
+}) {
+  const [kind, setKind] = useState<PartKind | null>('rest');
+  const [text, setText] = useState('');
+  const [page, setPage] = useState(0);
+  const [open, setOpen] = useState<Open>(null);
+  const parts = useParts({ text, kind, page });
+  const done = () => {
+    setOpen(null);
+    parts.again();
+  };
+  const look = (next: PartKind | null) => {
+    setKind(next);
+    setPage(0);
+  };
+  return (
+    <>
+      <PageHead title={w.title} />
+      <main className="shop stock parts-page">
+        <div className="actions">
+          <TextField
+            id="part-search"
+            label={w.search}
+            value={text}
+            type="search"
+            autoComplete="off"
+            slotProps={{ htmlInput: { maxLength: 100 } }}
+            onChange={(event) => {
+              setText(event.target.value);
+              setPage(0);
+            }}
+          />
+          <Button variant="contained" disabled={kind === null} onClick={() => setOpen('new')}>
+            {kind === null ? w.addAny : w.add(slotName(kind))}
+          </Button>
+          <Button variant="outlined" onClick={() => setOpen('file')}>
+            {w.fromFile}
+          </Button>
+          {kind !== null && (
+            <Button
+              variant="outlined"
+              component="a"
+              href={`/api/v1/shop/parts/file?kind=${kind}`}
+              download={`${kind}.csv`}
+            >
+              {w.toFile}
+            </Button>
+          )}
+          {suppliers.length > 0 && (
+            <Button variant="outlined" onClick={() => setOpen('list')}>
+              {w.supplierList}
+            </Button>
+          )}
+          <Link href="/shop" prefetch={false}>
+            {w.back}
+          </Link>
+        </div>
+        <div className="parts-split">
+          <nav className="part-kinds" aria-label={w.kinds}>
+            <KindButton current={kind === null} onClick={() => look(null)}>
+              {w.allKinds}
+            </KindButton>
+            {PART_KINDS.map(({ id, name }) => (
+              <KindButton key={id} current={kind === id} onClick={() => look(id)}>
+                {name}
+              </KindButton>
+            ))}
+          </nav>
+          <PartsGrid
+            key={kind ?? 'all'}
+            kind={kind}
+            units={units}
+            parts={parts}
+            page={page}
+            onPage={setPage}
+            onOpen={setOpen}
+          />
+        </div>
+        {open === 'file' && <ImportParts onClose={() => setOpen(null)} onDone={done} />}
+        {open === 'list' && (
+          <SupplierList suppliers={suppliers} onClose={() => setOpen(null)} onDone={done} />
+        )}
+        {open !== null && open !== 'file' && open !== 'list' && (
+          <PartForm
+            part={open === 'new' ? null : open}
+            kind={kind}
+            onClose={() => setOpen(null)}
+            onDone={done}
+          />
+        )}
+      </main>
+    </>
+  );
+}
+
+function KindButton({
+  current,
+  onClick,
+  children,
+}: {
+  current: boolean;
+  onClick: () => void;
+  children: string;
+}) {
+  return (
+    <button type="button" aria-current={current ? 'true' : undefined} onClick={onClick}>
+      {children}
+    </button>
+  );
+}
+
+function PartForm({
+  part,
+  kind,
+  onClose,
+  onDone,
+}: {
+  part: AnyPart | null;
+  kind: PartKind | null;
+  onClose: () => void;
+  onDone: () => void;
+}) {
+  const slot = part?.slot ?? kind;
+  if (slot === null) return null;
+  return (
+    <RecordForm
+      title={part ? partName(part) : w.add(slotName(slot))}
+      save={w.save}
+      columns={partFormat(slot).columns.filter(
+        ({ header }) => header !== 'id' && header !== 'slot',
+      )}
+      record={part}
+      more={{ kind: slot }}
+      urlOf={({ model, maker }) =>
+        `/api/v1/shop/parts/${encodeURIComponent(part?.id ?? freshId([slot, maker, model], []))}`
+      }
+      onClose={onClose}
+      onDone={onDone}
+    />
+  );
+}

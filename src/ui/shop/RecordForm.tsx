@@ -1,0 +1,152 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { readCell, writeCell, type Column } from '@/contracts/csv';
+import { Panel } from '../frame/Panel';
+import { post } from '../job/post';
+import { recordForm as w, frame } from '../words';
+
+export type Cells = Readonly<Record<string, string>>;
+
+/** One record of the shop, every figure as it stands in a file: the same words, units and limits. */
+export function RecordForm<R>({
+  title,
+  save: saveWord,
+  columns,
+  record,
+  urlOf,
+  more = {},
+  onClose,
+  onDone,
+}: {
+  title: string;
+  save: string;
+  /** Those asked for. */
+  columns: readonly Column<R>[];
+  /** Null for a new one. */
+  record: R | null;
+  /** Where it is saved, from its cells. */
+  urlOf: (cells: Cells) => string;
+  /** What is sent beside the cells. */
+  more?: Readonly<Record<string, string>>;
+  onClose: () => void;
+  onDone: () => void;
+}) {
+  const [cells, setCells] = useState<Cells>(() => cellsOf(columns, record));
+  const [faults, setFaults] = useState<Cells>({});
+  const [trouble, setTrouble] = useState('');
+  const save = async () => {
+    const wrong = faultsOf(columns, cells);
+    setFaults(wrong);
+    if (Object.keys(wrong).length > 0) return setTrouble(w.seeMarked);
+    const answer = await post(urlOf(cells), { ...more, cells }, 'PUT');
+    if (answer.ok) return onDone();
+    setTrouble(answer.message);
+    const errors = (answer.problem.errors ?? []) as { pointer: string; detail: string }[];
+    setFaults(
+      Object.fromEntries(
+        errors.map(({ pointer, detail }) => [pointer.replace('/cells/', ''), detail]),
+      ),
+    );
+  };
+  return (
+    <Panel wide typing title={title} onClose={onClose}>
+      <form
+        className="stack"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <div className="bow-form">
+          {columns.map((column) => (
+            <Cell
+              key={column.header}
+              column={column}
+              value={cells[column.header] ?? ''}
+              fault={faults[column.header]}
+              onChange={(value) => {
+                setCells((now) => ({ ...now, [column.header]: value }));
+                setFaults(({ [column.header]: _gone, ...rest }) => rest);
+              }}
+            />
+          ))}
+        </div>
+        <div className="actions">
+          <Button type="submit" variant="contained">
+            {saveWord}
+          </Button>
+          <Button variant="text" onClick={onClose}>
+            {frame.cancel}
+          </Button>
+          {trouble && (
+            <span className="field-error" role="alert">
+              {trouble}
+            </span>
+          )}
+        </div>
+      </form>
+    </Panel>
+  );
+}
+
+function Cell<R>({
+  column: { header, name, about, kind, example, required },
+  value,
+  fault,
+  onChange,
+}: {
+  column: Column<R>;
+  value: string;
+  fault: string | undefined;
+  onChange: (value: string) => void;
+}) {
+  return (
+    <TextField
+      id={`cell-${header}`}
+      label={name}
+      value={value}
+      placeholder={required ? w.example(example) : w.notKnown}
+      error={fault !== undefined}
+      helperText={fault ? `${name} ${fault}` : value === '' ? about : ' '}
+      title={kind.says}
+      autoComplete="off"
+      slotProps={{ htmlInput: { maxLength: 1000 } }}
+      className={header === 'modules' ? 'wide' : ''}
+      onChange={(event) => onChange(event.target.value)}
+    />
+  );
+}
+
+const cellsOf = <R,>(columns: readonly Column<R>[], record: R | null): Cells =>
+  Object.fromEntries(
+    columns.map((column) => [column.header, record === null ? '' : writeCell(column, record)]),
+  );
+
+function faultsOf<R>(columns: readonly Column<R>[], cells: Cells): Cells {
+  return Object.fromEntries(
+    columns.flatMap((column) => {
+      const answer = readCell(column, cells[column.header] ?? '');
+      return answer.ok ? [] : [[column.header, answer.message]];
+    }),
+  );
+}
+
+/** Of a new record: its words as an id, with a number where that is taken. */
+export function freshId(words: readonly (string | undefined)[], ids: readonly string[]): string {
+  const base =
+    words
+      .filter(Boolean)
+      .join('-')
+      .toLowerCase()
+      .normalize('NFD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 50) || 'new';
+  if (!ids.includes(base)) return base;
+  let n = 2;
+  while (ids.includes(`${base}-${n}`)) n++;
+  return `${base}-${n}`;
+}

@@ -1,0 +1,240 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import {
+  bowName,
+  DRAW_OFF_ASPECTS,
+  DRAW_OFF_LEAST,
+  DRAW_OFF_MOST,
+  rankDrawOff,
+  type BowRecord,
+  type DrawOff,
+  type DrawOffRanking,
+} from '@/core/bow';
+import type { BowCover } from '@/core/fit';
+import { drawOffSetup, jobBowCover } from '@/core/job';
+import { write } from '@/core/units';
+import { Choice } from '../../fields/Choice';
+import { WithFractions } from '../../fields/Figure';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { bow as b, drawOff as w } from '../../words';
+import { BowParts } from './BowParts';
+import { PairMarks } from './PairMarks';
+
+const ORDER = { fits: 0, nearly: 1, out: 2 };
+
+/** Two to five bows set alike, drawn in the archer's own order, marked by pairs, ranked. */
+export function DrawOffPart({ bows }: { bows: readonly BowRecord[] }) {
+  const { snapshot } = useJob();
+  const { drawOff } = snapshot.job;
+  const [choosing, setChoosing] = useState(false);
+  const known = drawOff?.bowIds.every((id) => bows.some((bow) => bow.id === id));
+  return (
+    <>
+      <main className="work">
+        <BowParts current="drawOff" />
+        {drawOff && known && !choosing ? (
+          <Running drawOff={drawOff} bows={bows} onChange={() => setChoosing(true)} />
+        ) : (
+          <ChooseBows bows={bows} onStarted={() => setChoosing(false)} />
+        )}
+      </main>
+      <Margin
+        because={[w.because.order, w.because.ranking, w.because.speed]}
+        watch={[
+          { id: 'safe', text: w.watch.safe, stop: true },
+          { id: 'alike', text: w.watch.alike },
+          { id: 'rest', text: w.watch.rest },
+        ]}
+      />
+    </>
+  );
+}
+
+/** Which bows are drawn; those that cover the fit stand first. */
+function ChooseBows({ bows, onStarted }: { bows: readonly BowRecord[]; onStarted: () => void }) {
+  const { snapshot, derived, send } = useJob();
+  const covers = bows
+    .filter((bow) => bow.hand === snapshot.archer.hand)
+    .map((bow) => jobBowCover(bow, snapshot, derived))
+    .sort((x, y) => ORDER[x.verdict] - ORDER[y.verdict] || x.bow.priceCents - y.bow.priceCents);
+  const [ids, setIds] = useState<readonly string[]>(
+    () => snapshot.job.drawOff?.bowIds ?? preselected(covers, snapshot.bow?.id ?? null),
+  );
+  const [trouble, setTrouble] = useState('');
+  const toggle = (id: string) =>
+    setIds((now) => (now.includes(id) ? now.filter((other) => other !== id) : [...now, id]));
+  const start = async () => {
+    if (ids.length < DRAW_OFF_LEAST || ids.length > DRAW_OFF_MOST) return setTrouble(w.howMany);
+    const answer = await send({ name: 'startDrawOff', bowIds: [...ids] });
+    setTrouble(answer?.message ?? '');
+    if (!answer) onStarted();
+  };
+  return (
+    <>
+      <p className="verdict">{w.choose}</p>
+      <ul className="rows pick-rows" aria-label={w.choose}>
+        {covers.map(({ bow, verdict, reasons }) => (
+          <li key={bow.id}>
+            <button
+              type="button"
+              className="pick"
+              aria-pressed={ids.includes(bow.id)}
+              onClick={() => toggle(bow.id)}
+            >
+              <span className="pick-box" aria-hidden />
+              <b>{bowName(bow)}</b>
+              <span
+                className="tag"
+                data-kind={verdict === 'fits' ? 'in' : verdict === 'nearly' ? 'warn' : 'plain'}
+              >
+                {b[verdict]}
+              </span>
+              <span className="soft">
+                <WithFractions text={reasons.join(', ')} />
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="actions">
+        <Button variant="contained" onClick={() => void start()}>
+          {w.start(ids.length)}
+        </Button>
+        {trouble && (
+          <span className="field-error" role="alert">
+            {trouble}
+          </span>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** The bow chosen already, then what covers the fit: three to begin with. */
+function preselected(covers: readonly BowCover[], own: string | null): string[] {
+  const fitting = covers.filter(({ verdict }) => verdict !== 'out').map(({ bow }) => bow.id);
+  const first = own === null ? [] : [own];
+  return [...new Set([...first, ...fitting])].slice(0, 3);
+}
+
+function Running({
+  drawOff,
+  bows,
+  onChange,
+}: {
+  drawOff: DrawOff;
+  bows: readonly BowRecord[];
+  onChange: () => void;
+}) {
+  const { derived, send } = useJob();
+  const list = drawOff.bowIds.map((id) => bows.find((bow) => bow.id === id)!);
+  const setups = list.map((bow) => drawOffSetup(bow, derived));
+  const speeds = Object.fromEntries(
+    list.flatMap((bow, i) =>
+      setups[i]!.speedMps === null ? [] : [[bow.id, setups[i]!.speedMps!]],
+    ),
+  );
+  const ranking = rankDrawOff(drawOff, speeds);
+  if (!ranking.ok) return <p className="note">{ranking.message}</p>;
+  return (
+    <>
+      <ol className="rows line-up" aria-label={w.lineUp}>
+        {list.map((bow, i) => (
+          <LineUpRow key={bow.id} bow={bow} at={i} />
+        ))}
+      </ol>
+      <div className="split block">
+        <PairMarks drawOff={drawOff} bows={list} />
+        <section>
+          <h3 className="block-title">{w.ranking}</h3>
+          <Ranking ranking={ranking} bows={list} marks={drawOff.marks.length} />
+          <Choice
+            label={w.speed}
+            value={drawOff.speedCounts ? 'yes' : 'no'}
+            options={w.speeds}
+            onChange={(value) => void send({ name: 'setDrawOff', speedCounts: value === 'yes' })}
+          />
+          <div className="actions">
+            <Button variant="outlined" onClick={onChange}>
+              {w.change}
+            </Button>
+            <Button variant="text" onClick={() => void send({ name: 'endDrawOff' })}>
+              {w.putAway}
+            </Button>
+          </div>
+        </section>
+      </div>
+    </>
+  );
+}
+
+/** How this bow is set: position of the module, turns as it comes and as wanted. */
+function LineUpRow({ bow, at }: { bow: BowRecord; at: number }) {
+  const { snapshot, derived } = useJob();
+  const units = snapshot.shop.units;
+  const { stepMm, label, topLabel, turns, predictedN, sigmaN, targetN } = drawOffSetup(
+    bow,
+    derived,
+  );
+  const force = (n: number) => write(n, 'force', units, { decimals: 0 });
+  const module =
+    stepMm === null
+      ? w.noLength
+      : w.module(write(stepMm, 'length', units), label, topLabel, bow.moduleCams.length);
+  const weight =
+    targetN === null
+      ? w.noWeight
+      : turns === null || predictedN === null || sigmaN === null
+        ? w.weighOnly(force(targetN))
+        : w.bolts(
+            write(turns, 'turns', units),
+            bow.stockTurns === null ? null : write(bow.stockTurns, 'turns', units),
+            `${force(predictedN)} ± ${force(sigmaN)}`,
+          );
+  return (
+    <li>
+      <span className="line-number">{at + 1}</span>
+      <b>{bowName(bow)}</b>
+      <span className="soft">
+        <WithFractions text={`${module} ${weight}`} />
+      </span>
+    </li>
+  );
+}
+
+function Ranking({
+  ranking,
+  bows,
+  marks,
+}: {
+  ranking: DrawOffRanking;
+  bows: readonly BowRecord[];
+  marks: number;
+}) {
+  if (marks === 0) return <p className="soft">{w.nothingMarked}</p>;
+  const first = bows.find((bow) => bow.id === ranking.places[0]!.bowId)!;
+  return (
+    <>
+      <p className="verdict">
+        <b>
+          {w.sure[ranking.sure](bowName(first), Math.round(100 * ranking.places[0]!.chanceBest))}
+        </b>
+      </p>
+      <ol className="rows rank-rows">
+        {ranking.places.map(({ bowId, chanceBest, liked, of }) => (
+          <li key={bowId}>
+            <span>{bowName(bows.find((bow) => bow.id === bowId)!)}</span>
+            <span className="figure">{Math.round(100 * chanceBest)} %</span>
+            <span className="rank-bar" aria-hidden>
+              <span style={{ width: `${Math.round(100 * chanceBest)}%` }} />
+            </span>
+            <span className="small soft">{w.liked(liked, of)}</span>
+          </li>
+        ))}
+      </ol>
+      <p className="small soft">{w.open(ranking.openPairs.length, DRAW_OFF_ASPECTS.length)}</p>
+    </>
+  );
+}

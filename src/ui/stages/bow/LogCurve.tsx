@@ -1,0 +1,100 @@
+'use client';
+import { useRef, useState } from 'react';
+import Button from '@mui/material/Button';
+import { readCurveFile } from '@/contracts/draw-board';
+import { curveFacts, type CurvePoint } from '@/core/bow';
+import { useJob } from '../../job/JobProvider';
+import { bow as w } from '../../words';
+import type { BoardState } from './useDrawBoard';
+
+/** Logging a curve on the draw board, or reading one from a file; kept only when it can be one. */
+export function LogCurve({
+  board,
+  onStart,
+  onClear,
+}: {
+  board: BoardState;
+  onStart: () => void;
+  onClear: () => void;
+}) {
+  const { send } = useJob();
+  const file = useRef<HTMLInputElement>(null);
+  const [trouble, setTrouble] = useState('');
+  const keep = async (points: readonly CurvePoint[], source: 'device' | 'file') => {
+    const answer = await send({ name: 'keepCurve', source, points: [...points] });
+    setTrouble(answer?.message ?? '');
+    if (!answer) onClear();
+  };
+  const read = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const answer = readCurveFile(await chosen.text());
+    if (answer.ok) await keep(answer.points, 'file');
+    else setTrouble(`${chosen.name}: ${answer.message}`);
+  };
+  const facts = board.points.length > 0 ? curveFacts(board.points) : null;
+  const ended = board.state === 'done' || board.state === 'lost';
+  return (
+    <div className="log-curve">
+      <div className="actions">
+        {board.state === 'idle' && (
+          <>
+            <Button variant="outlined" onClick={onStart}>
+              {w.logBoard}
+            </Button>
+            <Button variant="outlined" onClick={() => file.current?.click()}>
+              {w.readFile}
+            </Button>
+            <input
+              ref={file}
+              id="curve-file"
+              type="file"
+              accept=".csv,.txt,text/csv,text/plain"
+              aria-label={w.readFile}
+              hidden
+              onChange={(event) => {
+                void read(event.target.files?.[0]);
+                event.target.value = '';
+              }}
+            />
+          </>
+        )}
+        {board.state === 'drawing' && (
+          <Button variant="outlined" onClick={onClear}>
+            {w.stopLog}
+          </Button>
+        )}
+        {ended && (
+          <>
+            {facts?.ok && (
+              <Button variant="contained" onClick={() => void keep(board.points, 'device')}>
+                {w.keepCurve}
+              </Button>
+            )}
+            <Button variant="outlined" onClick={onStart}>
+              {w.logAgain}
+            </Button>
+            <Button variant="text" onClick={onClear}>
+              {w.dropLog}
+            </Button>
+          </>
+        )}
+        {board.state !== 'idle' && (
+          <span className="soft" role="status">
+            {w.logged(board.device, board.points.length, board.leftOut)}
+          </span>
+        )}
+      </div>
+      {board.state === 'lost' && (
+        <p className="note" role="alert">
+          {board.message}
+        </p>
+      )}
+      {ended && facts && !facts.ok && <p className="note">{facts.message}</p>}
+      {trouble && (
+        <p className="note" data-kind="stop" role="alert">
+          {trouble}
+        </p>
+      )}
+    </div>
+  );
+}

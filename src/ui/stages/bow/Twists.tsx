@@ -1,0 +1,237 @@
+'use client';
+import { useState } from 'react';
+import { camTiming, type BowRecord } from '@/core/bow';
+import { readOptionsFor } from '@/core/job';
+import {
+  cableMoves,
+  dependents,
+  fresherThan,
+  latest,
+  REGISTRY,
+  setupValue,
+  stringResponse,
+  targetOf,
+  type SetupKey,
+} from '@/core/route';
+import { write } from '@/core/units';
+import { CamTimingDrawing } from '../../drawings/CamTimingDrawing';
+import { Choice } from '../../fields/Choice';
+import { WithFractions } from '../../fields/Figure';
+import { MeasureField } from '../../fields/MeasureField';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { bow as b, twists as w } from '../../words';
+import { BowParts } from './BowParts';
+
+const KEYS = ['drawLength', 'stringTwists', 'timing', 'cableTwists'] as const;
+type Key = (typeof KEYS)[number];
+
+/** What is left of the draw length, and cams that run apart: by twists, with what they move. */
+export function Twists({ bow }: { bow: BowRecord }) {
+  const { snapshot, derived } = useJob();
+  const { history, context } = derived;
+  const single = bow.camSystem === 'single';
+  const keys = KEYS.filter((key) => !single || key === 'drawLength' || key === 'stringTwists');
+  const [chosen, choose] = useState<Key | null>(null);
+  const current = chosen ?? keys.find((key) => !latest(history, key)) ?? keys[0]!;
+  const response = stringResponse(history);
+  const units = snapshot.shop.units;
+  const millimetres = { ...units, length: 'mm' as const };
+  const target = targetOf('stringTwists', context);
+  const standing = latest(history, 'stringTwists')?.si ?? 0;
+  return (
+    <>
+      <main className="work">
+        <BowParts current="twists" />
+        <div className="split twist-advice">
+          <section>
+            <h3 className="block-title">{w.string}</h3>
+            {target ? (
+              <>
+                <p className="twist-say">
+                  <WithFractions text={w.stringDo(target.si - standing, units)} />
+                </p>
+                <p className="soft">
+                  <WithFractions text={`${target.reason}.`} />
+                </p>
+              </>
+            ) : (
+              <p className="soft">{w.noLength}</p>
+            )}
+            <p className="small soft">
+              <WithFractions
+                text={w.response(
+                  write(Math.abs(response.perTwistMm), 'length', millimetres, { decimals: 1 }),
+                  write(response.sigmaMm, 'length', millimetres, { decimals: 1 }),
+                  response.moves,
+                )}
+              />
+            </p>
+          </section>
+          <Timing bow={bow} />
+        </div>
+        <div className="split measure block">
+          <ul className="rows method-rows">
+            {keys.map((key) => (
+              <ValueRow key={key} of={key} current={key === current} onChoose={() => choose(key)} />
+            ))}
+          </ul>
+          <TakeValue
+            key={current}
+            of={current}
+            onTaken={() => choose(null)}
+            onTyping={() => choose(current)}
+          />
+        </div>
+      </main>
+      <Margin
+        because={[
+          w.because.rule,
+          w.because.learned,
+          movedBy(single ? ['stringTwists'] : ['stringTwists', 'cableTwists']),
+        ]}
+        watch={[
+          { id: 'press', text: w.watch.press, stop: true },
+          { id: 'half', text: w.watch.half },
+          { id: 'manual', text: b.watch.manual },
+        ]}
+      />
+    </>
+  );
+}
+
+/** What is asked again when a twist is put in or taken out. */
+const movedBy = (keys: readonly SetupKey[]) => {
+  const all = REGISTRY.map(({ key }) => key);
+  const moved = new Set(keys.flatMap((key) => dependents(key, all)));
+  return w.alsoMoves(all.filter((key) => moved.has(key)).map((key) => setupValue(key).short));
+};
+
+function Timing({ bow }: { bow: BowRecord }) {
+  const { snapshot, derived } = useJob();
+  const { history } = derived;
+  const gap = latest(history, 'timing')?.si ?? null;
+  const units = { ...snapshot.shop.units, length: 'mm' as const };
+  const advice = camTiming({
+    camSystem: bow.camSystem,
+    gapMm: gap ?? 0,
+    moves: cableMoves(history),
+  });
+  const old = gap !== null && !fresherThan(history, 'timing', 'cableTwists');
+  return (
+    <section>
+      <h3 className="block-title">{w.timing}</h3>
+      {!advice.ok ? (
+        <p className="soft">{advice.message}</p>
+      ) : gap === null ? (
+        <p className="soft">{w.notSeen}</p>
+      ) : (
+        <div className="timing">
+          <CamTimingDrawing
+            gapMm={gap}
+            label={write(Math.abs(gap), 'length', units, { decimals: 1 })}
+          />
+          <div>
+            <p className="twist-say">
+              <WithFractions
+                text={
+                  old
+                    ? w.lookAgain
+                    : w.timingDo(advice.leads, advice.cableName, advice.twists, snapshot.shop.units)
+                }
+              />
+            </p>
+            {!old && advice.twists !== 0 && (
+              <p className="soft">
+                {advice.why}{' '}
+                {w.expected(
+                  write(advice.expectedMm, 'length', units, { signed: true, decimals: 1 }),
+                  write(advice.sigmaMm, 'length', units, { decimals: 1 }),
+                )}
+              </p>
+            )}
+            <p className="small soft">
+              {w.timingResponse(
+                write(Math.abs(advice.response.perTwistMm), 'length', units, { decimals: 1 }),
+                advice.response.moves,
+              )}
+            </p>
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function ValueRow({ of, current, onChoose }: { of: Key; current: boolean; onChoose: () => void }) {
+  const { derived } = useJob();
+  const { name, how } = setupValue(of);
+  const rows = (derived.history.get(of) ?? []).slice(-3);
+  return (
+    <li>
+      <button
+        type="button"
+        className="method"
+        aria-pressed={current}
+        aria-label={w.measure(name)}
+        onClick={onChoose}
+      >
+        <span className="method-name">{name}</span>
+        <span className="method-value">
+          {rows.length === 0 ? (
+            <span className="soft">{w.notYet}</span>
+          ) : (
+            rows.map((reading) => (
+              <span key={reading.seq} className="figure">
+                <WithFractions text={reading.entered} />
+              </span>
+            ))
+          )}
+        </span>
+        {current && <span className="method-how small soft">{how}.</span>}
+      </button>
+    </li>
+  );
+}
+
+/** One value; the timing by which cam touched first, so that nobody has to think of signs. */
+function TakeValue({
+  of,
+  onTaken,
+  onTyping,
+}: {
+  of: Key;
+  onTaken: () => void;
+  onTyping: () => void;
+}) {
+  const { snapshot, send } = useJob();
+  const [first, setFirst] = useState<'top' | 'bottom'>('top');
+  const take = async (entered: string) => {
+    const trouble = await send({
+      name: 'takeReadings',
+      readings: [{ key: of as SetupKey, entered }],
+    });
+    if (!trouble) onTaken();
+    return trouble;
+  };
+  const signed = (text: string) =>
+    of === 'timing' && first === 'bottom' && !/^[-−]/.test(text) ? `-${text}` : text;
+  return (
+    <div className="stack">
+      {of === 'timing' && (
+        <div className="timing-first">
+          <Choice label={w.touchedFirst} value={first} options={w.firsts} onChange={setFirst} />
+          <button type="button" className="plain-button" onClick={() => void take('0')}>
+            {w.together}
+          </button>
+        </div>
+      )}
+      <MeasureField
+        label={setupValue(of).name}
+        options={readOptionsFor(of, snapshot.shop.units, snapshot.bow)!}
+        onText={(text) => text !== '' && onTyping()}
+        onTake={(entered) => take(signed(entered))}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,114 @@
+'use client';
+import { useState } from 'react';
+import { methodEntry, OLD_BOW, type OldBowKey } from '@/core/fit';
+import { readOptionsFor, type FitReading } from '@/core/job';
+import { write } from '@/core/units';
+import { WithFractions } from '../../fields/Figure';
+import { MeasureField } from '../../fields/MeasureField';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { fit as w } from '../../words';
+import { FitHead } from './FitHead';
+
+type Key = OldBowKey | 'fittingBow';
+
+const ENTRIES: readonly { key: Key; name: string; how: string; use: string }[] = [
+  {
+    key: 'fittingBow',
+    name: w.oldLength,
+    how: methodEntry('fittingBow').how,
+    use: w.oldLengthUse,
+  },
+  ...OLD_BOW,
+];
+
+/** The bow they like, measured as the target for the new one. */
+export function OldBow() {
+  const { snapshot, derived, send } = useJob();
+  const { shop, bow, fitReadings } = snapshot;
+  const last = (key: Key): FitReading | undefined =>
+    fitReadings.findLast((reading) => reading.key === key);
+  const [chosen, choose] = useState<Key | null>(null);
+  const current =
+    ENTRIES.find(({ key }) => key === chosen) ??
+    ENTRIES.find(({ key }) => !last(key)) ??
+    ENTRIES[0]!;
+  const start = derived.fitWeight.startN;
+  const { oldPeak } = derived.context.oldBow;
+  const heavy =
+    oldPeak !== undefined && fitReadings.some(({ outcome }) => outcome) && oldPeak > start + 4.5;
+  return (
+    <>
+      <main className="work">
+        <FitHead part="old" />
+        {heavy && (
+          <p className="note" role="status">
+            {w.oldHeavy(
+              write(oldPeak, 'force', shop.units, { decimals: 0 }),
+              write(start, 'force', shop.units, { decimals: 0 }),
+            )}
+          </p>
+        )}
+        <div className="split measure">
+          <ul className="rows method-rows">
+            {ENTRIES.map((entry) => {
+              const reading = last(entry.key);
+              const now = entry.key === current.key;
+              return (
+                <li key={entry.key}>
+                  <button
+                    type="button"
+                    className="method"
+                    aria-pressed={now}
+                    aria-label={w.measure(entry.name)}
+                    onClick={() => choose(entry.key)}
+                  >
+                    <span className="method-name">{entry.name}</span>
+                    <span className="method-value">
+                      {reading ? (
+                        <span className="figure">
+                          <WithFractions text={reading.entered} />
+                        </span>
+                      ) : (
+                        <span className="soft">{w.notYet}</span>
+                      )}
+                    </span>
+                    {(now || reading) && (
+                      <span className="method-how small soft">
+                        {now ? `${entry.how}. ` : ''}
+                        {reading ? w.oldUse(entry.use) : ''}
+                      </span>
+                    )}
+                  </button>
+                </li>
+              );
+            })}
+          </ul>
+          <MeasureField
+            key={current.key}
+            label={current.name}
+            options={readOptionsFor(current.key, shop.units, bow)!}
+            onText={(text) => {
+              if (text !== '') choose(current.key);
+            }}
+            onTake={async (entered) => {
+              const trouble = await send({
+                name: 'takeReadings',
+                readings: [{ key: current.key, entered, method: 'old bow' }],
+              });
+              if (!trouble) choose(null);
+              return trouble;
+            }}
+          />
+        </div>
+      </main>
+      <Margin
+        because={[w.because.old, w.because.oldOrder]}
+        watch={[
+          { id: 'safe', text: w.watch.safe, stop: true },
+          { id: 'oldSafe', text: w.watch.oldSafe },
+        ]}
+      />
+    </>
+  );
+}

@@ -1,0 +1,150 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { readMasses, readScaleLine } from '@/contracts/grain-scale';
+import { matchSet, SET_TOLERANCE_G } from '@/core/arrow';
+import { write } from '@/core/units';
+import { useDeviceLines } from '../../fields/useDeviceLines';
+import { useJob } from '../../job/JobProvider';
+import { arrowWords as w } from '../../words';
+
+type Scale = { readonly state: 'idle' | 'weighing' | 'lost'; readonly message: string };
+
+/** The finished set on the scale, arrow by arrow: how far apart they lie, and which to leave out. */
+export function ArrowSet() {
+  const { snapshot, derived, send } = useJob();
+  const { massesG } = snapshot.job.arrows;
+  const units = snapshot.shop.units;
+  const [typed, setTyped] = useState('');
+  const [wrong, setWrong] = useState('');
+  const [scale, setScale] = useState<Scale>({ state: 'idle', message: '' });
+  const [coming, setComing] = useState<readonly number[]>([]);
+  const { listen, close } = useDeviceLines();
+  const keep = async (next: readonly number[]) => {
+    const answer = await send({ name: 'setArrows', massesG: [...next] });
+    setWrong(answer?.message ?? '');
+    return answer === null;
+  };
+  const weigh = () => {
+    const found: number[] = [];
+    setComing([]);
+    setScale({ state: 'weighing', message: '' });
+    listen(`/api/v1/jobs/${snapshot.job.id}/devices/grain-scale`, {
+      onName: () => undefined,
+      onLine: (line) => {
+        const read = readScaleLine(line);
+        if (read.kind !== 'mass') return;
+        found.push(read.massG);
+        setComing([...found]);
+      },
+      onDone: () => {
+        setScale({ state: 'idle', message: '' });
+        void keep(found).then(() => setComing([]));
+      },
+      onLost: (message) => {
+        setScale({ state: 'lost', message });
+        if (found.length > 0) void keep(found).then(() => setComing([]));
+      },
+    });
+  };
+  const enter = async () => {
+    const read = readMasses(typed, units.mass);
+    if (!read.ok) return setWrong(read.message);
+    if (read.massesG.length === 0) return;
+    if (await keep([...massesG, ...read.massesG])) setTyped('');
+  };
+  const shown = coming.length > 0 ? coming : massesG;
+  const match = matchSet(shown);
+  const say = (mass: number) => write(mass, 'mass', units, { decimals: 1 });
+  return (
+    <section className="block">
+      <h3 className="block-title">{w.set}</h3>
+      <form
+        className="set-entry"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void enter();
+        }}
+      >
+        <TextField
+          id="arrow-masses"
+          label={w.masses}
+          value={typed}
+          placeholder={w.massesHint(units.mass)}
+          autoComplete="off"
+          error={wrong !== ''}
+          helperText={wrong || undefined}
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setWrong('');
+          }}
+        />
+        <Button type="submit" variant="outlined">
+          {w.addMasses}
+        </Button>
+        {scale.state === 'weighing' ? (
+          <Button
+            variant="outlined"
+            onClick={() => {
+              close();
+              setScale({ state: 'idle', message: '' });
+              if (coming.length > 0) void keep(coming).then(() => setComing([]));
+            }}
+          >
+            {w.stopScale}
+          </Button>
+        ) : (
+          <Button variant="outlined" disabled={!derived.kit.arrows?.item} onClick={weigh}>
+            {w.fromScale}
+          </Button>
+        )}
+        {massesG.length > 0 && scale.state !== 'weighing' && (
+          <Button variant="text" onClick={() => void keep([])}>
+            {w.clearMasses}
+          </Button>
+        )}
+      </form>
+      {scale.state === 'lost' && (
+        <p className="note" role="alert">
+          {scale.message}
+        </p>
+      )}
+      {scale.state === 'weighing' && (
+        <p className="soft" role="status">
+          {w.weighing(coming.length)}
+        </p>
+      )}
+      {shown.length === 1 && <p className="soft">{w.oneMore}</p>}
+      {match.ok && (
+        <>
+          <p className="verdict">
+            <b>
+              {match.leaveOut.length === 0
+                ? w.allAlike(shown.length, say(match.keptSpreadG))
+                : w.leaveOut(
+                    match.leaveOut.map((i) => i + 1),
+                    match.keep.length,
+                    say(match.keptSpreadG),
+                  )}
+            </b>{' '}
+            <span className="soft">
+              {w.spread(say(match.meanG), say(match.spreadG), say(SET_TOLERANCE_G))}
+            </span>
+          </p>
+          <ol className="set-masses">
+            {shown.map((mass, i) => (
+              <li key={i} data-out={match.leaveOut.includes(i) ? 'yes' : 'no'}>
+                <span className="small soft">{i + 1}</span>
+                <span className="figure">{say(mass)}</span>
+                {match.leaveOut.includes(i) && <span className="small">{w.out}</span>}
+              </li>
+            ))}
+          </ol>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,16 @@
+import type { Archer, Job } from '@/core/job';
+import { useJob, type Trouble } from '../../job/JobProvider';
+
+/** Saves what was answered, of the archer or of the job. */
+export interface Answer {
+  readonly archer: (answers: Partial<Archer>) => Promise<Trouble | null>;
+  readonly job: (answers: Partial<Job>) => Promise<Trouble | null>;
+}
+
+export function useAnswer(): Answer {
+  const { send } = useJob();
+  return {
+    archer: (archer) => send({ name: 'setAnswers', archer: archer as never }),
+    job: (job) => send({ name: 'setAnswers', job: job as never }),
+  };
+}

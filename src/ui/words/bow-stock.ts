@@ -1,0 +1,40 @@
+/** Words of the shop's bows. */
+export const bowStock = {
+  title: 'Bows of the shop',
+  add: 'A new bow',
+  newBow: 'A new bow',
+  fromFile: 'Read a file',
+  toFile: 'Save as a file',
+  back: 'Shop settings',
+  none: 'No bows yet. Read a file, or write one down.',
+  heads: ['Bow', 'Hand', 'Cams', 'Draw length', 'Weight', 'Turns', 'Stops', 'Price', 'In stock'],
+  range: (low: string, high: string) => `${low} – ${high}`,
+  noTurns: 'weigh only',
+  stops: { limb: 'limb', cable: 'cable', both: 'both' },
+  days: (n: number) => `${n} days`,
+  save: 'Save the bow',
+  fileHow:
+    'One row a bow, one header line. A row with a known id changes that bow; bows not named stay as they are. Inches, pounds and the like, as the column’s name says.',
+  chooseFile: 'Choose a file',
+  paste: 'or paste its text here',
+  looked: (added: number, changed: number, same: number, faults: number) =>
+    [
+      `${added} new`,
+      `${changed} changed`,
+      `${same} as they are`,
+      faults === 0 ? 'no faults' : `${faults} ${faults === 1 ? 'fault' : 'faults'}`,
+    ].join(', ') + '. Nothing is saved yet.',
+  faults: 'Faults of the file',
+  faultHeads: ['Line', 'Column', 'What is wrong'],
+  moreFaults: (n: number) => `and ${n} more`,
+  takeAll: (n: number) => `Take all ${n}`,
+  keepGood: (n: number) => `Keep the ${n} good ${n === 1 ? 'row' : 'rows'}`,
+  refuseAll: 'Refuse the whole file',
+} as const;
+
+/** Words of a form that is read like a row of a file. */
+export const recordForm = {
+  seeMarked: 'Not saved: see the marked fields.',
+  example: (text: string) => `e.g. ${text}`,
+  notKnown: 'not known',
+} as const;
