@@ -43,11 +43,16 @@ export function finished(db: Db, at: At, day: Day): void {
   });
   scene.part('release', null, 'her own thumb release');
   bench(scene, {
+    stops: '',
     arrowMass: '380gr',
     restFitted: '',
+    restHeight: '0.5mm',
+    silencing: '',
     launcherSet: '',
     sightFitted: '',
     sightBase: '3',
+    housingHeight: '6mm',
+    housingWindage: '-0.5mm',
     nockHeight: '1mm',
     centreShot: '7/8',
     quiverFitted: '',
@@ -56,6 +61,7 @@ export function finished(db: Db, at: At, day: Day): void {
     secondAxis: '0',
     thirdAxis: '0.2',
     loop: '1/2',
+    loopPlace: 'around',
   });
   at(-2, '14:10');
   bench(scene, {
@@ -63,14 +69,18 @@ export function finished(db: Db, at: At, day: Day): void {
     peepHeight: '6',
     inTracks: '',
     braceHeight: '7',
+    axleToAxle: '34 1/8',
     drawLength: '27 3/4',
     timing: '0.5mm',
+    camLeanUpper: '1mm',
+    camLeanLower: '0',
     peakWeight: '44.5',
     holdingWeight: '11',
     peepTrueHeight: '120mm',
     peepToPin: '30',
     downCableFound: '',
     restCord: '1/2',
+    cableGuard: '33mm',
     vaneClearance: '',
     peepRotation: '',
   });
@@ -85,7 +95,11 @@ export function finished(db: Db, at: At, day: Day): void {
       { rightMm: -11, upMm: -19 },
     ],
   });
-  scene.take('bowMass', '2760').take('steadyTip', '', { choice: 'still' }).take('fasteners');
+  scene
+    .take('tape')
+    .take('bowMass', '2760')
+    .take('steadyTip', '', { choice: 'still' })
+    .take('fasteners');
   at(-1, '17:30');
   HANDOVER_CAUTIONS.forEach(({ id }) =>
     scene.do({ name: 'acknowledge', cautionId: id, yes: true }),
@@ -156,12 +170,17 @@ export function stale(db: Db, at: At, day: Day): void {
   bench(scene, {
     arrowMass: '379gr',
     restFitted: '',
+    restHeight: '0.5mm',
+    silencing: '',
     launcherSet: '',
     nockHeight: '1mm',
     centreShot: '13/16',
     loop: '1/2',
+    loopPlace: 'around',
     sightFitted: '',
     sightBase: '2',
+    housingHeight: '8mm',
+    housingWindage: '0',
     firstAxis: '0',
     secondAxis: '0.1',
     thirdAxis: '0',
@@ -174,7 +193,10 @@ export function stale(db: Db, at: At, day: Day): void {
     inTracks: '',
     drawLength: '27 7/16',
     timing: '0',
+    camLeanUpper: '1mm',
+    camLeanLower: '-1mm',
     braceHeight: '6 1/2',
+    axleToAxle: '31',
     peakWeight: '42.3',
     holdingWeight: '8.6',
     peepTrueHeight: '118mm',
@@ -239,14 +261,20 @@ export function onTheLane(
   });
   at(-1, '15:00');
   bench(scene, {
+    stops: '',
     arrowMass: '405gr',
     restFitted: '',
+    restHeight: '0.5mm',
+    silencing: '',
     launcherSet: '',
     nockHeight: '2mm',
     centreShot: '7/8',
     loop: '1/2',
+    loopPlace: 'around',
     sightFitted: '',
     sightBase: '3',
+    housingHeight: '6mm',
+    housingWindage: '-0.5mm',
     firstAxis: '0',
     secondAxis: '0',
     thirdAxis: '0',
@@ -257,13 +285,17 @@ export function onTheLane(
     inTracks: '',
     drawLength: '28 13/16',
     timing: '0',
+    camLeanUpper: '1mm',
+    camLeanLower: '-1mm',
     braceHeight: '7',
+    axleToAxle: '34 1/8',
     peakWeight: '50.5',
     holdingWeight: '12.6',
     peepTrueHeight: '122mm',
     peepToPin: '30 3/4',
     downCableFound: '',
     restCord: '3/4',
+    cableGuard: '33mm',
     vaneClearance: '',
     peepRotation: '',
   });

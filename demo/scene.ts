@@ -1,5 +1,6 @@
 import type { Command, NewJobRequest } from '@/contracts/commands';
 import { forceCurvePoints } from '@/core/bow';
+import { isSetupKey, setupValue } from '@/core/route';
 import type { JobSnapshot } from '@/core/job';
 import { mm, newton } from '@/core/units';
 import type { Db } from '@/data/db';
@@ -93,6 +94,9 @@ export const T = 'T. Okoro';
 export const M = 'M. Lindauer';
 
 export const bench = (scene: Scene, values: Record<string, string>) => {
-  for (const [key, entered] of Object.entries(values)) scene.take(key, entered);
+  for (const [key, entered] of Object.entries(values))
+    if (isSetupKey(key) && setupValue(key).kind === 'choice')
+      scene.take(key, '', { choice: entered });
+    else scene.take(key, entered);
   return scene;
 };

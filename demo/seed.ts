@@ -1,4 +1,5 @@
 import { KIT_LINES } from '@/core/kit';
+import { NO_SHOP_STEPS, USUAL_SCHOOLS, USUAL_STATIONS } from '@/core/route';
 import { addDays, TRADE_UNITS } from '@/core/units';
 import type { Db } from '@/data/db';
 import { saveShopSettings } from '@/data/settings';
@@ -34,6 +35,11 @@ export function seedDemo(db: Db): void {
     people: ['T. Okoro', 'M. Lindauer'],
     kit: { ...KIT_LINES, weights: {} },
     quote: { taxPct: 19, depositPct: 30, validDays: 14, hourCents: 4800 },
+    schools: USUAL_SCHOOLS,
+    steps: NO_SHOP_STEPS,
+    stations: USUAL_STATIONS,
+    hours: {},
+    closed: [],
   });
   demoBows().forEach((bow) => insertBow(db, bow));
   demoCatalogue().forEach((item) => insertItem(db, item));

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { MOST_WEIGHT, SLOTS, type Slot as SlotId } from '@/core/kit';
-import type { Metre, Mm } from '@/core/units';
+import { SLOTS } from '@/core/kit';
+import type { Mm } from '@/core/units';
+import { SomeSchools } from './shop';
 
 const strict = { additionalProperties: false } as const;
 const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
@@ -37,6 +38,7 @@ export const JobAnswers = Type.Object(
   {
     purpose: OneOf('target', 'field', 'threeD', 'hunting'),
     loopCounts: NullOr<boolean>({ type: 'boolean' }),
+    schools: SomeSchools,
     /** As the archer states it; read and kept, never judged. */
     legalMinimumN: NullOr<number>({ type: 'number', minimum: 20, maximum: 600 }),
     legalPlace: Text(120),
@@ -205,48 +207,3 @@ export const NewJobRequest = Type.Object(
   strict,
 );
 export type NewJobRequest = Static<typeof NewJobRequest>;
-
-export const ShopRequest = Type.Object(
-  {
-    name: Type.String({ minLength: 1, maxLength: 80, pattern: '\\S' }),
-    address: Text(200),
-    timeZone: Text(60),
-    loopCounts: Type.Boolean(),
-    people: Type.Array(Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' }), {
-      minItems: 1,
-      maxItems: 20,
-    }),
-    kit: Type.Object(
-      {
-        thirdAxisPastM: Type.Unsafe<Metre>({ type: 'number', minimum: 10, maximum: 150 }),
-        overhangMm: Type.Unsafe<Mm>({ type: 'number', minimum: 5, maximum: 100 }),
-        weights: Type.Unsafe<Partial<Record<SlotId, number>>>({
-          type: 'object',
-          propertyNames: { enum: SLOTS.map(({ id }) => id) },
-          additionalProperties: { type: 'number', minimum: 0, maximum: MOST_WEIGHT },
-        }),
-      },
-      strict,
-    ),
-    quote: Type.Object(
-      {
-        taxPct: Type.Number({ minimum: 0, maximum: 50 }),
-        depositPct: Type.Number({ minimum: 0, maximum: 100 }),
-        validDays: Type.Integer({ minimum: 1, maximum: 180 }),
-        hourCents: Type.Integer({ minimum: 0, maximum: 50_000 }),
-      },
-      strict,
-    ),
-    units: Type.Object(
-      {
-        length: OneOf('in16', 'in32', 'mm'),
-        force: OneOf('lb', 'N'),
-        mass: OneOf('gr', 'g'),
-        speed: OneOf('fps', 'm/s'),
-        distance: OneOf('m', 'yd'),
-      },
-      strict,
-    ),
-  },
-  strict,
-);

@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { checker } from './ajv';
-import { Command, CommandRequest, NewJobRequest, ShopRequest } from './commands';
+import { Command, CommandRequest, NewJobRequest } from './commands';
+import { ShopRequest } from './shop';
 import * as compute from './compute';
 
 const pointers = (answer: ReturnType<ReturnType<typeof checker>>) =>

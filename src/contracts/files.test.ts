@@ -15,6 +15,7 @@ const FULL = aBow({
   letOffChoices: [0.75, 0.8],
   stops: 'both',
   timedBy: 'marks',
+  yokes: 'both',
   stringLengthMm: mm(1454.15),
   cableLengthsMm: [mm(869.95), mm(990.6)],
 });
@@ -26,6 +27,7 @@ const FIXED = aBow({
   stockTurns: null,
   stops: null,
   timedBy: null,
+  yokes: null,
   centreShotMm: null,
 });
 

@@ -95,6 +95,7 @@ const JOB: Job = {
   bowId: 'test-31-r',
   bowReason: 'short: grows',
   loopCounts: true,
+  schools: { centreShot: 'thread', cage: 'trimmed' },
   legalMinimumN: 178.5,
   legalPlace: 'over the border',
   asked: ['who'],

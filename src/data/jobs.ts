@@ -41,6 +41,7 @@ export const jobMapping = new RowMapping<Job>('job', {
   bowId: plain('bowId'),
   bowReason: plain('bowReason'),
   loopCounts: booleanOrNull('loopCounts'),
+  schools: json('schools'),
   legalMinimumN: plain('legalMinimumN'),
   legalPlace: plain('legalPlace'),
   asked: json('asked'),

@@ -1,5 +1,5 @@
 import { isFitKey, type FitReading, type JobEvent, type SheetHead } from '@/core/job';
-import type { Exception, Reading } from '@/core/route';
+import type { Exception, Reading, StepTimes } from '@/core/route';
 import { isSetupKey } from '@/core/route';
 import type { Db } from './db';
 import { plain, RowMapping } from './mapping';
@@ -206,4 +206,25 @@ export function sheetDocument(db: Db, jobId: string, revision: number): unknown 
     .prepare('SELECT document_json AS document FROM sheet WHERE job_id = ? AND revision = ?')
     .get(jobId, revision) as { document: string } | undefined;
   return row ? (JSON.parse(row.document) as unknown) : null;
+}
+
+/** How long a step took; added, never changed. */
+export const addStepTime = (
+  db: Db,
+  row: { jobId: string; stepId: string; seconds: number; who: string; at: string },
+) =>
+  db
+    .prepare(
+      'INSERT INTO step_time (job_id, step_id, seconds, who, at) VALUES (@jobId, @stepId, @seconds, @who, @at)',
+    )
+    .run(row);
+
+/** What the shop's clock saw of every step: how often, and the sum of the logarithms of its minutes. */
+export function stepTimes(db: Db): StepTimes {
+  const rows = db
+    .prepare(
+      'SELECT step_id AS id, count(*) AS count, sum(ln(seconds / 60)) AS sumLogMin FROM step_time GROUP BY step_id',
+    )
+    .all() as { id: string; count: number; sumLogMin: number }[];
+  return Object.fromEntries(rows.map(({ id, count, sumLogMin }) => [id, { count, sumLogMin }]));
 }

@@ -1,5 +1,6 @@
 import { QUOTE_TERMS, type Shop } from '@/core/job';
 import { KIT_LINES } from '@/core/kit';
+import { NO_SHOP_STEPS, USUAL_SCHOOLS, USUAL_STATIONS } from '@/core/route';
 import { TRADE_UNITS } from '@/core/units';
 import type { Db } from './db';
 
@@ -13,6 +14,11 @@ export const NEW_SHOP: Shop = {
   people: ['Technician'],
   kit: { ...KIT_LINES, weights: {} },
   quote: QUOTE_TERMS,
+  schools: USUAL_SCHOOLS,
+  steps: NO_SHOP_STEPS,
+  stations: USUAL_STATIONS,
+  hours: {},
+  closed: [],
 };
 
 export function shopSettings(db: Db): Shop {

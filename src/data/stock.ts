@@ -30,6 +30,7 @@ export const bowMapping = new RowMapping<StoredBow>('bow', {
   letOffChoices: json('letOffChoices'),
   stops: plain('stops'),
   timedBy: plain('timedBy'),
+  yokes: plain('yokes'),
   stringLengthMm: plain('stringLengthMm'),
   cableLengthsMm: json('cableLengthsMm'),
   braceHeightMm: plain('braceHeightMm'),

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { aBow, aFinishedJob } from '@/core/__tests__/fixtures';
 import { derive, type Shop } from '@/core/job';
+import { USUAL_SCHOOLS, USUAL_STATIONS } from '@/core/route';
 import { sheetDocument } from '@/core/sheet';
 import { examples, expectAgrees } from '@/core/testing/examples';
 import { addDays, metre, mm, TRADE_UNITS } from '@/core/units';
@@ -228,6 +229,28 @@ describe('with a shop', () => {
       units: TRADE_UNITS,
       kit: { thirdAxisPastM: metre(50), overhangMm: mm(20), weights: { sight: 12 } },
       quote: { taxPct: 20, depositPct: 25, validDays: 10, hourCents: 4500 },
+      schools: { ...USUAL_SCHOOLS, centreShot: 'eye', thirdAxis: 'shotIn' },
+      steps: {
+        edits: [{ id: 'loop', minutes: 9, title: 'Tie the D', needs: ['silence'] }],
+        own: [
+          {
+            id: 'wax-the-string',
+            title: 'Wax the string',
+            say: 'Thinly, then rub it warm.',
+            station: 'vice',
+            archer: false,
+            tool: 'wax',
+            minutes: 3,
+            needs: ['loop'],
+            before: ['paper'],
+            slot: null,
+            dependsOn: ['stringTwists'],
+          },
+        ],
+      },
+      stations: { ...USUAL_STATIONS, vice: 3 },
+      hours: { A: [{ from: 540, to: 1080 }, null, null, null, null, null, null] },
+      closed: [{ day: '2026-12-25', name: 'Christmas' }],
     };
     expect(saveShop(shop, db)).toEqual(shop);
     expect(loadShop(db)).toEqual(shop);
@@ -241,6 +264,18 @@ describe('with a shop', () => {
       problemOf(() => saveShop({ ...shop, units: { ...TRADE_UNITS, length: 'cubits' } }, db))
         .status,
     ).toBe(400);
+    expect(loadShop(db)).toEqual(shop);
+    const circle = { ...shop.steps, edits: [{ id: 'nockHeight', needs: ['loop'] }] };
+    expect(problemOf(() => saveShop({ ...shop, steps: circle }, db)).more.errors![0]).toMatchObject(
+      {
+        pointer: '/steps/own',
+        detail: expect.stringContaining('in a circle: Find the nock height → Tie the loop'),
+      },
+    );
+    const left = { own: [], edits: [{ id: 'nockHeight', off: true }] };
+    expect(problemOf(() => saveShop({ ...shop, steps: left }, db)).more.errors![0]!.pointer).toBe(
+      '/steps/edits/0/off',
+    );
     expect(loadShop(db)).toEqual(shop);
   });
 });

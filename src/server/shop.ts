@@ -1,13 +1,14 @@
 import { checker } from '@/contracts/ajv';
-import { ShopRequest } from '@/contracts/commands';
+import { ShopRequest } from '@/contracts/shop';
 import type { Shop } from '@/core/job';
+import { stepFaults } from '@/core/route';
 import { db, type Db } from '@/data/db';
 import { saveShopSettings, shopSettings } from '@/data/settings';
 import { invalid } from './problem';
 
 const check = checker(ShopRequest);
 
-/** Saves the shop's settings whole; an unknown time zone is refused. */
+/** Saves the shop's settings whole; an unknown time zone and steps that cannot work are refused. */
 export function saveShop(body: unknown, on: Db = db()): Shop {
   const checked = check(body);
   if (!checked.ok) throw invalid(checked.errors);
@@ -18,6 +19,21 @@ export function saveShop(body: unknown, on: Db = db()): Shop {
       { pointer: '/timeZone', detail: 'is not a time zone, for example Europe/Berlin' },
     ]);
   }
+  const { steps, hours } = checked.value;
+  const faults = [
+    ...stepFaults(steps).map(({ pointer, message }) => ({
+      pointer: `/steps${pointer}`,
+      detail: message,
+    })),
+    ...Object.entries(hours).flatMap(([name, week]) =>
+      week.flatMap((shift, i) =>
+        shift && shift.from >= shift.to
+          ? [{ pointer: `/hours/${name}/${i}`, detail: 'ends before it begins' }]
+          : [],
+      ),
+    ),
+  ];
+  if (faults.length > 0) throw invalid(faults);
   saveShopSettings(on, checked.value);
   return checked.value;
 }

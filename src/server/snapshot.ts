@@ -3,7 +3,14 @@ import type { EarlierJob, Job, JobSnapshot } from '@/core/job';
 import { db, type Db } from '@/data/db';
 import { curvesOf } from '@/data/curves';
 import { archerById, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
-import { acknowledgedOf, eventsOf, exceptionsOf, readingsOf, sheetsOf } from '@/data/records';
+import {
+  acknowledgedOf,
+  eventsOf,
+  exceptionsOf,
+  readingsOf,
+  sheetsOf,
+  stepTimes,
+} from '@/data/records';
 import { quotesOf } from '@/data/quotes';
 import { shopSettings } from '@/data/settings';
 import { bowById } from '@/data/stock';
@@ -27,6 +34,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     quotes: quotesOf(from, jobId),
     curves: job.bowId ? curvesOf(from, job.bowId) : [],
     earlier: earlierJobs(from, job),
+    stepTimes: stepTimes(from),
     shop,
     today: shopDay(shop.timeZone),
   };

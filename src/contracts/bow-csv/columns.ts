@@ -191,6 +191,15 @@ export const BOW_COLUMNS: readonly BowColumn[] = [
     false,
   ),
   column(
+    'yokes',
+    'yokes',
+    'Yokes',
+    optional(oneOf('none', 'top', 'both')),
+    'Cables that split into two legs at an axle: at none, the top one, both',
+    'none',
+    false,
+  ),
+  column(
     'brace_height_in',
     'braceHeightMm',
     'Brace height, in',

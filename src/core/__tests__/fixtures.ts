@@ -16,7 +16,13 @@ import {
   type KitContext,
   type Slot,
 } from '../kit';
-import type { Reading, SetupKey } from '../route';
+import {
+  NO_SHOP_STEPS,
+  USUAL_SCHOOLS,
+  USUAL_STATIONS,
+  type Reading,
+  type SetupKey,
+} from '../route';
 import { gram, metre, mm, mps, newton, TRADE_UNITS, turns } from '../units';
 
 /** A two-cam bow as the demo shop might sell it, with whatever a test needs otherwise. */
@@ -41,6 +47,7 @@ export const aBow = (changes: Partial<BowRecord> = {}): BowRecord => ({
   letOffChoices: [],
   stops: 'cable',
   timedBy: 'stops',
+  yokes: 'none',
   stringLengthMm: null,
   cableLengthsMm: [],
   braceHeightMm: mm(165),
@@ -195,6 +202,11 @@ export const aShop = (changes: Partial<Shop> = {}): Shop => ({
   people: ['T. Okoro'],
   kit: { ...KIT_LINES, weights: {} },
   quote: QUOTE_TERMS,
+  schools: USUAL_SCHOOLS,
+  steps: NO_SHOP_STEPS,
+  stations: USUAL_STATIONS,
+  hours: {},
+  closed: [],
   ...changes,
 });
 
@@ -262,6 +274,7 @@ export const aSnapshot = (
     bowId: null,
     bowReason: '',
     loopCounts: null,
+    schools: {},
     legalMinimumN: null,
     legalPlace: '',
     asked: [],
@@ -309,6 +322,7 @@ export const aSnapshot = (
   quotes: [],
   curves: [],
   earlier: [],
+  stepTimes: {},
   shop: aShop(),
   today: '2026-11-24',
   ...changes.rest,
@@ -342,11 +356,16 @@ export const FINISHED = readingsOf(
   ['limbTurnsLower', 6],
   ['arrowMass', 24.6],
   ['restFitted', 1],
+  ['restHeight', 0],
   ['nockHeight', 1],
   ['centreShot', 20.6],
+  ['silencing', 1],
   ['loop', 12.7],
+  ['loopPlace', null, { choice: 'around' }],
   ['sightFitted', 1],
   ['sightBase', 2],
+  ['housingHeight', 4],
+  ['housingWindage', 0],
   ['firstAxis', 0],
   ['secondAxis', 0],
   ['thirdAxis', 0],
@@ -354,20 +373,25 @@ export const FINISHED = readingsOf(
   ['peepHeight', 152],
   ['inTracks', 1],
   ['braceHeight', 165],
+  ['axleToAxle', 787],
   ['drawLength', 702],
   ['timing', 0],
+  ['camLeanUpper', 1],
+  ['camLeanLower', 0],
   ['peakWeight', 190, { si2: 6 }],
   ['holdingWeight', 38],
   ['peepTrueHeight', 118],
   ['peepToPin', 750],
   ['downCableFound', 1],
   ['restCord', 12],
+  ['cableGuard', 32],
   ['vaneClearance', 1],
   ['peepRotation', 1],
   ['paperTear', 2, { si2: 3 }],
   ['cordTied', 1],
   ['arrowSpeed', 70],
   ['firstMark', 18, { si2: 0.4 }],
+  ['tape', 1],
   ['fasteners', 1],
 );
 

@@ -7,5 +7,6 @@ export * from './sensitivity';
 export * from './draw-off';
 export * from './twist-response';
 export * from './cam-timing';
+export * from './cam-lean';
 export * from './logged-curve';
 export * from './wall';

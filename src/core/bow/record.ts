@@ -18,6 +18,8 @@ export const CAM_SYSTEMS: Record<CamSystem, string> = {
 
 /** What ends the draw: a stop against the limb, against the cable, or one of each. */
 export type DrawStops = 'limb' | 'cable' | 'both';
+/** Cables that split into two legs at an axle: by them a leaning cam is set upright. */
+export type Yokes = 'none' | 'top' | 'both';
 /** How the cams are timed: by their stops touching together, or by marks on the cam. */
 export type CamTiming = 'stops' | 'marks';
 
@@ -54,6 +56,8 @@ export interface BowRecord {
   /** Null when not known. */
   readonly stops: DrawStops | null;
   readonly timedBy: CamTiming | null;
+  /** Null when not known. */
+  readonly yokes: Yokes | null;
   readonly stringLengthMm: Mm | null;
   /** Of every cable, as the data sheet lists them; empty when not known. */
   readonly cableLengthsMm: readonly Mm[];

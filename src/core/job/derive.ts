@@ -26,6 +26,7 @@ import type { Outcome } from '../outcome';
 import {
   historyOf,
   latest,
+  schoolsOf,
   workPlan,
   type BuildContext,
   type History,
@@ -77,6 +78,9 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     oldBow,
     curve: latestCurve(snapshot),
     predictedSpeed: null,
+    schools: schoolsOf(shop.schools, job.schools),
+    shopSteps: shop.steps,
+    stepTimes: snapshot.stepTimes,
     shop: shop.units,
   };
   const context = { ...half, predictedSpeed: predictedSpeed(half) };

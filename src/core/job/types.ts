@@ -2,7 +2,15 @@ import type { BowRecord, DrawOff, Hand, LoggedCurve, ReleaseType, Wall } from '.
 import type { AgeBand, Build, Experience, EyeHandling } from '../fit';
 import type { ArrowChoice, ChosenPart, KitLines, ShootingPurpose, Slot } from '../kit';
 import type { QuoteHead } from '../quote/types';
-import type { Exception, Reading } from '../route';
+import type {
+  Exception,
+  Reading,
+  Schools,
+  ShopSteps,
+  Station,
+  StepTimes,
+  WeekHours,
+} from '../route';
 import type { ShopUnits } from '../units';
 import type { FitReading } from './fit-readings';
 
@@ -60,6 +68,8 @@ export interface Job {
   readonly bowReason: string;
   /** The school of the draw length for this job; null follows the shop. */
   readonly loopCounts: boolean | null;
+  /** Schools of the bench that differ from the shop's for this job. */
+  readonly schools: Partial<Schools>;
   /** Least weight the archer's authority asks for, as the archer states it, and where. */
   readonly legalMinimumN: number | null;
   readonly legalPlace: string;
@@ -154,6 +164,21 @@ export interface Shop {
   /** Lines of the kit, and how much a place counts where the shop sees it otherwise. */
   readonly kit: KitLines & { readonly weights: Partial<Record<Slot, number>> };
   readonly quote: QuoteTerms;
+  /** How things are done here, unless a job says otherwise. */
+  readonly schools: Schools;
+  /** Steps changed, left out or added by the shop. */
+  readonly steps: ShopSteps;
+  /** How many of each station stand in the shop. */
+  readonly stations: Readonly<Record<Station, number>>;
+  /** Working hours by name; who is not named works the usual ones. */
+  readonly hours: Readonly<Record<string, WeekHours>>;
+  readonly closed: readonly ClosedDay[];
+}
+
+/** A day nobody works, YYYY-MM-DD in the shop's time zone. */
+export interface ClosedDay {
+  readonly day: string;
+  readonly name: string;
 }
 
 /** What a quote is made by; set by the shop. */
@@ -187,6 +212,8 @@ export interface JobSnapshot {
   readonly curves: readonly LoggedCurve[];
   /** What this archer had done here before, newest first. */
   readonly earlier: readonly EarlierJob[];
+  /** What the bench's clock saw of each step in this shop. */
+  readonly stepTimes: StepTimes;
   readonly shop: Shop;
   /** Today in the shop's time zone, YYYY-MM-DD. */
   readonly today: string;

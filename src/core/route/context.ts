@@ -3,6 +3,9 @@ import type { OldBowFigures } from '../fit';
 import type { Kit } from '../kit';
 import type { Mm, Newton, ShopUnits } from '../units';
 import type { History } from './ripple';
+import type { Schools } from './schools';
+import type { ShopSteps } from './shop-steps';
+import type { StepTimes } from './step-times';
 
 /** Everything the targets and steps of a job are read from. */
 export interface BuildContext {
@@ -21,5 +24,9 @@ export interface BuildContext {
   /** The bow's own draw-force curve, where one was logged. */
   readonly curve: CurveFacts | null;
   readonly predictedSpeed: { readonly speedMps: number; readonly sigmaMps: number } | null;
+  readonly schools: Schools;
+  /** What the shop changed in the steps, and how long they took here. */
+  readonly shopSteps: ShopSteps;
+  readonly stepTimes: StepTimes;
   readonly shop: ShopUnits;
 }

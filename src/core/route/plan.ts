@@ -1,14 +1,10 @@
 import type { BuildContext } from './context';
 import { bestRoute, type Visit } from './order';
 import { latest, staleValues, type Stale } from './ripple';
-import {
-  ARCHER_CALL_COST,
-  STATIONS,
-  STEP_TEMPLATES,
-  type Station,
-  type StepTemplate,
-} from './steps';
+import { shopTemplates, valueLookup } from './shop-steps';
+import { ARCHER_CALL_COST, STATIONS, type Station, type StepTemplate } from './steps';
 import { standing, targetOf, type Standing, type Target } from './targets';
+import { explainVisits, type VisitReasons } from './why-visit';
 import type { Reading, SetupKey } from './types';
 
 /** A step signed off although something is missing or out of tolerance. */
@@ -41,10 +37,12 @@ export interface JobStep {
   readonly missing: readonly string[];
 }
 
+export type PlanVisit = Visit & VisitReasons & { readonly minutes: number };
+
 export interface WorkPlan {
   readonly steps: readonly JobStep[];
   /** What is left, grouped by station in the cheapest order. */
-  readonly visits: readonly (Visit & { readonly minutes: number })[];
+  readonly visits: readonly PlanVisit[];
   readonly minutesLeft: number;
   readonly stale: readonly Stale[];
 }
@@ -63,9 +61,9 @@ export function applicableKeys(template: StepTemplate, context: BuildContext): S
 
 /** The job's steps with their state, and the route over what is left (models.md section 12). */
 export function workPlan(context: BuildContext, exceptions: readonly Exception[]): WorkPlan {
-  const stale = staleValues(context.history);
+  const stale = staleValues(context.history, valueLookup(context.shopSteps));
   const byKey = new Map(stale.map((entry) => [entry.key, entry]));
-  const templates = STEP_TEMPLATES.filter((template) => template.applies(context));
+  const templates = shopTemplates(context).filter((template) => template.applies(context));
   const ids = new Set(templates.map((template) => template.id));
   const half = templates.map((template) => stateOf(template, context, byKey, exceptions));
   const finished = new Set(half.filter(isFinished).map((step) => step.id));
@@ -73,7 +71,7 @@ export function workPlan(context: BuildContext, exceptions: readonly Exception[]
     ...step,
     missing: step.template.needs.filter((id) => ids.has(id) && !finished.has(id)),
   }));
-  const visits = visitsOf(steps.filter((step) => !isFinished(step)));
+  const visits = visitsOf(steps);
   return {
     steps,
     visits,
@@ -124,7 +122,8 @@ function decide(values: readonly ValueState[], exception: Exception | null): Ste
   return values.some((value) => value.standing === 'out') ? 'out' : 'done';
 }
 
-function visitsOf(left: readonly JobStep[]) {
+function visitsOf(steps: readonly JobStep[]): PlanVisit[] {
+  const left = steps.filter((step) => !isFinished(step));
   const open = new Set(left.map((step) => step.id));
   const byId = new Map(left.map((step) => [step.id, step]));
   const route = bestRoute({
@@ -137,10 +136,12 @@ function visitsOf(left: readonly JobStep[]) {
     changeCost: Object.fromEntries(STATIONS.map((s) => [s.id, s.changeCost])),
     archerCallCost: ARCHER_CALL_COST,
   });
-  // The templates are tested to have no cycle and no unknown station.
+  // Shipped steps are tested, a shop's own refused, when they have a cycle or an unknown station.
   if (!route.ok) throw new Error(`Step templates are broken: ${route.message}`);
-  return route.visits.map((visit) => ({
+  const reasons = explainVisits(route.visits, left);
+  return route.visits.map((visit, i) => ({
     ...visit,
+    ...reasons[i]!,
     station: visit.station as Station,
     minutes: visit.steps.reduce((sum, id) => sum + byId.get(id)!.template.minutes, 0),
   }));

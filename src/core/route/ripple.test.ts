@@ -86,7 +86,9 @@ describe('ripple', () => {
     const readings = [
       take('sightFitted'),
       take('sightBase', 2),
-      ...all.filter((k) => k !== 'sightFitted').map((k) => take(k, 1, 1)),
+      ...all
+        .filter((k) => k !== 'sightFitted')
+        .map((k) => take(k, setupValue(k).fromZero ? 0 : 1, 1)),
     ];
     expect(stale(...readings, take('sightBase', 3)).filter((key) => key !== 'fasteners')).toEqual([
       'firstAxis',

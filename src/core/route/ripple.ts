@@ -1,5 +1,5 @@
 import { setupValue } from './registry';
-import type { Reading, SetupKey } from './types';
+import type { Reading, SetupKey, SetupValue } from './types';
 
 /** Why a reading no longer holds: from what changed down to the value itself. */
 export interface Stale {
@@ -45,41 +45,45 @@ function differs(before: Reading | undefined, next: Reading): boolean {
  * Derived from the readings' order alone: no flag is stored. A value in between that was measured
  * again after the change and found unchanged stops the ripple; one never measured lets it through.
  */
-export function staleValues(history: History): Stale[] {
-  const known = new Map<SetupKey, Stale | null>();
-  return [...history.keys()].flatMap((key) => staleOf(key, history, known) ?? []);
+export function staleValues(
+  history: History,
+  valueOf: (key: SetupKey) => SetupValue = setupValue,
+): Stale[] {
+  const search: Search = { history, known: new Map(), valueOf };
+  return [...history.keys()].flatMap((key) => staleOf(key, search) ?? []);
 }
 
-function staleOf(
-  key: SetupKey,
-  history: History,
-  known: Map<SetupKey, Stale | null>,
-): Stale | null {
-  const done = known.get(key);
+interface Search {
+  readonly history: History;
+  readonly known: Map<SetupKey, Stale | null>;
+  readonly valueOf: (key: SetupKey) => SetupValue;
+}
+
+function staleOf(key: SetupKey, search: Search): Stale | null {
+  const done = search.known.get(key);
   if (done !== undefined) return done;
-  const own = latest(history, key);
-  const found = own ? changeAbove(key, own.seq, history, known) : null;
+  const own = latest(search.history, key);
+  const found = own ? changeAbove(key, own.seq, search) : null;
   const stale = found && own ? describe(key, found.cause, [...found.chain, key]) : null;
-  known.set(key, stale);
+  search.known.set(key, stale);
   return stale;
 }
 
 function changeAbove(
   key: SetupKey,
   since: number,
-  history: History,
-  known: Map<SetupKey, Stale | null>,
+  search: Search,
 ): { cause: Reading; chain: SetupKey[] } | null {
-  for (const parent of setupValue(key).dependsOn) {
-    const rows = history.get(parent) ?? [];
-    const { fromZero, tolerance } = setupValue(parent);
+  for (const parent of search.valueOf(key).dependsOn) {
+    const rows = search.history.get(parent) ?? [];
+    const { fromZero, tolerance } = search.valueOf(parent);
     const moved = (row: Reading, i: number) =>
       i > 0 ? differs(rows[i - 1], row) : fromZero && Math.abs(row.si ?? 0) > tolerance;
     const changed = rows.find((row, i) => row.seq > since && moved(row, i));
     // A first reading is news only where nothing stood before; the value was then set without it.
     if (changed) return { cause: changed, chain: [parent] };
-    const open = rows.length === 0 || staleOf(parent, history, known) !== null;
-    const above = open ? changeAbove(parent, since, history, known) : null;
+    const open = rows.length === 0 || staleOf(parent, search) !== null;
+    const above = open ? changeAbove(parent, since, search) : null;
     if (above) return { cause: above.cause, chain: [...above.chain, parent] };
   }
   return null;

@@ -3,6 +3,8 @@ import { TRADE_UNITS, mm, newton, turns } from '../units';
 import { bestRoute, type RouteInput } from './order';
 import type { BuildContext } from './context';
 import { isFinished, workPlan } from './plan';
+import { USUAL_SCHOOLS } from './schools';
+import { NO_SHOP_STEPS } from './shop-steps';
 import { STEP_TEMPLATES } from './steps';
 import { historyOf } from './ripple';
 import { standing, targetOf } from './targets';
@@ -105,6 +107,9 @@ const context = (readings: Reading[] = []): BuildContext => ({
   oldBow: {},
   curve: null,
   predictedSpeed: null,
+  schools: USUAL_SCHOOLS,
+  shopSteps: NO_SHOP_STEPS,
+  stepTimes: {},
   shop: TRADE_UNITS,
 });
 let seq = 0;
@@ -144,7 +149,13 @@ describe('steps of a job', () => {
   });
 
   test('an exception signs a step off until it is measured anew or goes stale', () => {
-    const readings = [take('stringTwists', -2), take('drawLength', 690), take('timing', 0)];
+    const readings = [
+      take('stringTwists', -2),
+      take('camLeanUpper', 0),
+      take('camLeanLower', 0),
+      take('drawLength', 690),
+      take('timing', 0),
+    ];
     const board = (list: Reading[]) =>
       workPlan(context(list), [
         {
@@ -152,7 +163,7 @@ describe('steps of a job', () => {
           reason: 'archer likes it',
           who: 'T.O.',
           at: '',
-          seq: readings[2]!.seq + 0.5,
+          seq: readings.at(-1)!.seq + 0.5,
         },
       ]).steps.find((s) => s.id === 'board')!;
     expect(board(readings).state).toBe('signed');

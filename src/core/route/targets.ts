@@ -1,11 +1,11 @@
-import { camTiming, twistResponse, twistsFor } from '../bow';
+import { camLean, camTiming, LEAN_IN_MM, twistResponse, twistsFor } from '../bow';
 import { MM_PER_TWIST } from '../fit/draw-length';
 import { itemOf } from '../kit';
 import { MM_PER_INCH, TRADE_UNITS, write } from '../units';
 import type { BuildContext } from './context';
 import { setupValue } from './registry';
 import { latest, type History } from './ripple';
-import { cableMoves, fresherThan, stringMoves } from './twist-moves';
+import { cableMoves, fresherThan, leanMoves, stringMoves } from './twist-moves';
 import type { Reading, SetupKey } from './types';
 
 /** What a reading should be, and why. */
@@ -23,6 +23,8 @@ export const USUAL_CENTRE_SHOT_MM = (13 / 16) * MM_PER_INCH;
 const PEEP_START_MM = 6 * MM_PER_INCH;
 /** A quarter inch is felt; half of it to either side is let stand. */
 const FELT_MM = 3.2;
+/** Found another way, the centre shot may stand this far from the figure before it is doubted. */
+const OTHER_SCHOOL_MM = 3.5;
 const CORD_RULE = { shortDraw: 635, longDraw: 787, near: 44, far: 64 };
 
 type Maker = (context: BuildContext) => (Omit<Target, 'low' | 'high'> & Partial<Target>) | null;
@@ -72,20 +74,59 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
       source: 'bow',
     },
   timing: () => ({ si: 0, reason: 'Both cams reach their stops together', source: 'shop rule' }),
-  centreShot: ({ bow }) => ({
-    si: bow?.centreShotMm ?? USUAL_CENTRE_SHOT_MM,
-    reason: bow?.centreShotMm
-      ? 'The bow’s own figure; paper decides later'
-      : 'No figure for this bow: 13/16 in to begin with; paper decides later',
-    source: bow?.centreShotMm ? 'bow' : 'shop rule',
-  }),
-  nockHeight: () => ({
-    si: 1,
-    low: 0,
-    high: 3,
-    reason: 'Level or a touch high to begin with; paper decides later',
+  axleToAxle: ({ bow }) =>
+    bow && {
+      si: bow.axleToAxleMm,
+      low: bow.axleToAxleMm - 8,
+      high: bow.axleToAxleMm + 8,
+      reason: 'The bow’s own figure; turned-out bolts make it longer',
+      source: 'bow',
+    },
+  camLeanUpper: () => straight,
+  camLeanLower: () => straight,
+  leanFixUpper: (context) => leanTarget('upper', context),
+  leanFixLower: (context) => leanTarget('lower', context),
+  stringStop: () => ({
+    si: 3,
+    low: 2,
+    high: 4.5,
+    reason: 'Just short of the string: touching costs speed and sound, further off does nothing',
     source: 'shop rule',
   }),
+  restHeight: () => ({
+    si: 0,
+    low: -2,
+    high: 3,
+    reason: 'The shaft’s middle at the plunger hole’s middle; paper decides later',
+    source: 'shop rule',
+  }),
+  cableGuard: ({ bow }) =>
+    bow?.cableGapMm
+      ? {
+          si: bow.cableGapMm,
+          low: bow.cableGapMm - 6,
+          high: bow.cableGapMm + 10,
+          reason: 'As the guard comes; only as far off as the vanes need, since it leans the cams',
+          source: 'bow',
+        }
+      : null,
+  centreShot: centreShotTarget,
+  nockHeight: ({ schools }) =>
+    schools.nockHeight === 'level'
+      ? {
+          si: 0,
+          low: -1,
+          high: 1,
+          reason: 'Level to begin with; paper decides later',
+          source: 'shop rule',
+        }
+      : {
+          si: 1,
+          low: 0,
+          high: 3,
+          reason: 'A touch high to begin with; paper decides later',
+          source: 'shop rule',
+        },
   loop: ({ kit }) => {
     const loop = itemOf(kit, 'loop');
     const si = loop?.attrs.lengthMm ?? 12.7;
@@ -155,6 +196,62 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
     },
   paperTear: () => ({ si: 0, reason: 'A hole under 6 mm from nock to point', source: 'shop rule' }),
 };
+
+const straight = {
+  si: 0,
+  low: -LEAN_IN_MM,
+  high: LEAN_IN_MM,
+  reason: 'The cam stands in line with the string at full draw',
+  source: 'shop rule' as const,
+};
+
+/** The bow's own figure, or the school's way of finding it with the figure only as a check. */
+function centreShotTarget({ bow, schools }: BuildContext) {
+  const known = bow?.centreShotMm ?? null;
+  const si = known ?? USUAL_CENTRE_SHOT_MM;
+  const source = known === null ? ('shop rule' as const) : ('bow' as const);
+  if (schools.centreShot === 'figure')
+    return {
+      si,
+      reason:
+        known === null
+          ? 'No figure for this bow: 13/16 in to begin with; paper decides later'
+          : 'The bow’s own figure; paper decides later',
+      source,
+    };
+  const how = { thread: 'The thread', secondArrow: 'The second arrow', eye: 'The eye' };
+  return {
+    si,
+    low: si - OTHER_SCHOOL_MM,
+    high: si + OTHER_SCHOOL_MM,
+    reason: `${how[schools.centreShot]} says where; ${known === null ? 'the usual 13/16 in' : 'the bow’s own figure'} only shows whether it was read right. Paper decides later`,
+    source,
+  };
+}
+
+/** Towards the side the arrow’s end stood on; nothing to ask while a fresh look shows it straight. */
+function leanTarget(cam: 'upper' | 'lower', { bow, history }: BuildContext) {
+  const [look, fix] =
+    cam === 'upper'
+      ? (['camLeanUpper', 'leanFixUpper'] as const)
+      : (['camLeanLower', 'leanFixLower'] as const);
+  const leanMm = latest(history, look)?.si ?? null;
+  const standing = latest(history, fix)?.si ?? 0;
+  if (!bow || leanMm === null) return null;
+  if (!fresherThan(history, look, fix))
+    return {
+      si: standing,
+      reason: 'Look along the arrow again before going on',
+      source: 'calculation' as const,
+    };
+  const advice = camLean({ cam, yokes: bow.yokes, leanMm, moves: leanMoves(history, cam) });
+  if (!advice.ok) return null;
+  return {
+    si: standing + advice.amount,
+    reason: advice.say,
+    source: 'calculation' as const,
+  };
+}
 
 /** What a full twist put in does to the draw length on this bow. */
 export const stringResponse = (history: History) =>

@@ -42,6 +42,15 @@ export const cableMoves = (history: History) =>
     'limbTurnsLower',
   ]);
 
+/** What shims or yoke twists did to a cam's lean, nothing else touched meanwhile. */
+export const leanMoves = (history: History, cam: 'upper' | 'lower') =>
+  twistMoves(
+    history,
+    cam === 'upper' ? 'leanFixUpper' : 'leanFixLower',
+    cam === 'upper' ? 'camLeanUpper' : 'camLeanLower',
+    ['stringTwists', 'cableTwists', 'limbTurnsUpper', 'limbTurnsLower', 'cableGuard'],
+  );
+
 /** Whether a reading was taken after the twists it answers to were last noted. */
 export const fresherThan = (history: History, key: SetupKey, twists: SetupKey): boolean =>
   (latest(history, key)?.seq ?? -1) > (latest(history, twists)?.seq ?? 0);

@@ -33,6 +33,7 @@ export type MapPart =
 export type SetupKey =
   | 'moduleTop'
   | 'moduleBottom'
+  | 'stops'
   | 'limbTurnsUpper'
   | 'limbTurnsLower'
   | 'stringTwists'
@@ -42,23 +43,40 @@ export type SetupKey =
   | 'peakWeight'
   | 'holdingWeight'
   | 'braceHeight'
+  | 'axleToAxle'
   | 'timing'
+  | 'camLeanUpper'
+  | 'camLeanLower'
+  | 'leanFixUpper'
+  | 'leanFixLower'
+  | 'dampenersFitted'
+  | 'stringStop'
   | 'restFitted'
+  | 'restHeight'
+  | 'silencing'
+  | 'cage'
   | 'centreShot'
   | 'nockHeight'
+  | 'nockPoint'
   | 'loop'
+  | 'loopPlace'
+  | 'kisser'
   | 'restCord'
   | 'launcherSet'
   | 'downCableFound'
   | 'cockVaneDown'
   | 'cordSettled'
   | 'cordTied'
+  | 'cableGuard'
   | 'vaneClearance'
   | 'peepHeight'
   | 'peepTrueHeight'
   | 'peepRotation'
   | 'sightFitted'
   | 'sightBase'
+  | 'housingHeight'
+  | 'housingWindage'
+  | 'lightFitted'
   | 'firstAxis'
   | 'secondAxis'
   | 'thirdAxis'
@@ -67,11 +85,18 @@ export type SetupKey =
   | 'arrowSpeed'
   | 'paperTear'
   | 'firstMark'
+  | 'pins'
+  | 'tape'
   | 'quiverFitted'
+  | 'slingFitted'
   | 'stabiliserFitted'
   | 'bowMass'
   | 'steadyTip'
-  | 'fasteners';
+  | 'fasteners'
+  | OwnKey;
+
+/** A tick of a step the shop added itself. */
+export type OwnKey = `own:${string}`;
 
 /** How a value is taken: a quantity, a tick, a tear (right, up), or a group on the target. */
 export type ValueKind = QuantityName | 'check' | 'tear' | 'group' | 'choice';
@@ -96,6 +121,8 @@ export interface SetupValue {
   /** How it is measured, in one line. */
   readonly how: string;
   readonly tool: string;
+  /** Who has to be there: the archer draws or looks, or the technician alone. */
+  readonly archer?: true;
   /** Unit of a number typed bare, where the shop's own would be unusual. */
   readonly bareUnit?: UnitName;
   /** Written with this many decimals instead of the shop's usual. */

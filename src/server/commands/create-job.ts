@@ -59,6 +59,7 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       bowId: null,
       bowReason: '',
       loopCounts: null,
+      schools: {},
       legalMinimumN: null,
       legalPlace: '',
       asked: [],

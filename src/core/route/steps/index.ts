@@ -1,3 +1,4 @@
+import { MOUNT } from './mount';
 import { PREPARE } from './prepare';
 import { PRESS_AND_BOARD } from './press-and-board';
 import { PROVE } from './prove';
@@ -5,12 +6,14 @@ import { REST_STEPS } from './rest';
 import { SET_THE_BOW } from './set-the-bow';
 import type { StepTemplate } from './types';
 
+export * from './fasten';
 export * from './types';
 
 /** Every step a job can have, in the order it is usually met. */
 export const STEP_TEMPLATES: readonly StepTemplate[] = [
   ...SET_THE_BOW,
   ...PREPARE,
+  ...MOUNT,
   ...PRESS_AND_BOARD,
   ...REST_STEPS,
   ...PROVE,

@@ -1,8 +1,12 @@
 import { itemOf } from '../../kit';
-import { always, fixed } from './shared';
+import { FASTEN } from './fasten';
+import { always, centreShotSay, fixed, has } from './shared';
 import type { StepTemplate } from './types';
 
-/** Everything that is prepared before the bow goes in the press. */
+/** What every step at the vice without the archer has in common. */
+const AT_VICE = { stage: 'bench', station: 'vice', archer: false } as const;
+
+/** Bow and arrow's way: prepared before the bow goes in the press. */
 export const PREPARE: readonly StepTemplate[] = [
   {
     id: 'arrowMass',
@@ -16,135 +20,125 @@ export const PREPARE: readonly StepTemplate[] = [
     reads: ['arrowMass'],
     needs: [],
     applies: always,
+    uses: ['arrows'],
   },
   {
+    ...AT_VICE,
+    id: 'stops',
+    title: 'Set the draw stops',
+    say: ({ bow }) =>
+      `${bow?.stops === 'both' ? 'A limb stop and a cable stop' : 'A limb stop on every cam'}: each into the position of its module, the same on both cams, then tight. A stop left behind changes let-off and wall.`,
+    tool: 'hex key',
+    minutes: 4,
+    reads: ['stops'],
+    needs: ['modules'],
+    applies: ({ bow }) => bow?.stops === 'limb' || bow?.stops === 'both',
+    fasten: FASTEN.module,
+  },
+  {
+    ...AT_VICE,
     id: 'rest',
     title: 'Mount the rest',
     say: fixed(
-      'Bracket square against the riser’s flat or machined line. Start both screws, then tighten; secondary set screws too.',
+      'Bracket square against the riser’s flat or machined line. Start both screws, then tighten; secondary set screws too. Then its height: the shaft’s middle at the plunger hole’s middle.',
     ),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
-    tool: 'hex key, tight',
-    minutes: 8,
-    reads: ['restFitted'],
+    tool: 'hex key, rule',
+    minutes: 9,
+    reads: ['restFitted', 'restHeight'],
     needs: [],
     applies: always,
+    fasten: FASTEN.rest,
+    uses: ['rest'],
   },
   {
+    ...AT_VICE,
     id: 'nockHeight',
     title: 'Find the nock height',
-    say: fixed(
-      'Bow square clipped on the string, arrow on the rest: shaft at 90° to the string, its middle at the plunger hole.',
-    ),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
+    say: ({ schools }) =>
+      `Bow square clipped on the string, arrow on the rest: shaft at 90° to the string, its middle at the plunger hole${schools.nockHeight === 'high' ? ', the nock a touch high to begin with' : ', the nock level'}. A broadhead must clear the shelf.`,
     tool: 'bow square',
     minutes: 4,
     reads: ['nockHeight'],
     needs: ['rest'],
     applies: always,
+    school: 'nockHeight',
   },
   {
+    ...AT_VICE,
     id: 'centreShot',
     title: 'Set the centre shot',
-    say: fixed(
-      'Move the rest in or out until the middle of the shaft stands at the figure, measured from the riser.',
-    ),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
+    say: centreShotSay,
     tool: 'rule, hex key',
     minutes: 4,
     reads: ['centreShot'],
     needs: ['rest'],
     applies: always,
+    school: 'centreShot',
+    fasten: FASTEN.restSmall,
   },
   {
+    ...AT_VICE,
+    id: 'silence',
+    title: 'Silence the rest',
+    say: ({ schools }) =>
+      schools.silencing === 'tube'
+        ? 'Shrink tube over the arms, warmed until it grips, then the edge cut clean. Slide an arrow over it: nothing clicks.'
+        : 'Felt only where the arrow slides, pressed on clean metal, edges cut flush so that no vane catches. Slide an arrow over it: nothing clicks.',
+    tool: 'felt or shrink tube, scissors',
+    minutes: 4,
+    reads: ['silencing'],
+    needs: ['rest'],
+    applies: ({ kit, schools }) => has(kit, 'rest') && schools.silencing !== 'none',
+    school: 'silencing',
+    watch: ['Warm shrink tube away from string, cables and limbs.'],
+  },
+  {
+    ...AT_VICE,
+    id: 'cage',
+    title: 'Trim the cage',
+    say: fixed(
+      'Cut the front of the ring away, no further than the arrow still cannot fall out sideways; file the cut round. It cannot be put back: leave it on when in doubt.',
+    ),
+    tool: 'side cutter, file',
+    minutes: 5,
+    reads: ['cage'],
+    needs: ['rest', 'centreShot'],
+    applies: ({ kit, schools }) =>
+      itemOf(kit, 'rest')?.attrs.drive === 'containment' && schools.cage === 'trimmed',
+    school: 'cage',
+    watch: [
+      'Eyes covered: cut plastic flies. The maker may not stand for a rest that was cut; the archer is told.',
+    ],
+  },
+  {
+    ...AT_VICE,
+    id: 'nockPoint',
+    title: 'Fix the nocking point',
+    say: ({ kit }) =>
+      itemOf(kit, 'nockingPoint')?.attrs.kind === 'clamp'
+        ? 'Closed with nock pliers above the nock, just tight; the nock still turns on the string.'
+        : 'Tied above the nock with serving thread, ten turns, pulled in; the nock still turns on the string.',
+    tool: 'nock pliers or thread',
+    minutes: 3,
+    reads: ['nockPoint'],
+    needs: ['nockHeight'],
+    applies: ({ kit }) =>
+      has(kit, 'nockingPoint') && itemOf(kit, 'nockingPoint')?.attrs.kind !== 'kisser',
+    uses: ['nockingPoint'],
+  },
+  {
+    ...AT_VICE,
     id: 'loop',
     title: 'Tie the loop',
     say: fixed(
       'Nock height is settled: tie on above and below the nock, stretch with pliers, measure to the inside.',
     ),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
     tool: 'pliers, lighter',
     minutes: 5,
-    reads: ['loop'],
-    needs: ['nockHeight'],
+    reads: ['loop', 'loopPlace'],
+    needs: ['nockHeight', 'nockPoint'],
     applies: always,
+    uses: ['loop'],
     watch: ['Moving a tight loop damages the serving. Keep the flame off the string.'],
-  },
-  {
-    id: 'sight',
-    title: 'Mount the sight',
-    say: fixed('Start both screws before tightening either. Note which hole the base stands in.'),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
-    tool: 'hex key, tight',
-    minutes: 5,
-    reads: ['sightFitted', 'sightBase'],
-    needs: [],
-    applies: always,
-  },
-  {
-    id: 'levels',
-    title: 'Level rail and bubble',
-    say: fixed(
-      'Bow plumb in the vice. Rail against the string first, then the bubble to the middle.',
-    ),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
-    tool: 'level',
-    minutes: 6,
-    reads: ['firstAxis', 'secondAxis'],
-    needs: ['sight'],
-    applies: always,
-  },
-  {
-    id: 'thirdAxis',
-    title: 'Set the third axis',
-    say: fixed('Tip the bow 30° up and down: the bubble stays. Turn the housing until it does.'),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
-    tool: 'level, hex key',
-    minutes: 6,
-    reads: ['thirdAxis'],
-    needs: ['levels'],
-    applies: ({ kit }) => itemOf(kit, 'sight')?.attrs.thirdAxis === true,
-  },
-  {
-    id: 'quiver',
-    title: 'Mount the quiver',
-    say: fixed(
-      'Start both screws before tightening either. Clips on the shaft, nothing near string or cable.',
-    ),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
-    tool: 'hex key, snug',
-    minutes: 4,
-    reads: ['quiverFitted'],
-    needs: ['sight'],
-    applies: ({ kit }) => kit.quiver !== undefined,
-  },
-  {
-    id: 'stabiliser',
-    title: 'Mount the stabiliser',
-    say: fixed('Hand tight, then a quarter turn.'),
-    stage: 'bench',
-    station: 'vice',
-    archer: false,
-    tool: 'spanner',
-    minutes: 2,
-    reads: ['stabiliserFitted'],
-    needs: [],
-    applies: ({ kit }) => kit.stabiliser !== undefined,
   },
 ];

@@ -1,6 +1,8 @@
-import { TIMING_IN_MM } from '../../bow';
+import { LEAN_IN_MM, TIMING_IN_MM } from '../../bow';
+import { itemOf } from '../../kit';
 import { latest } from '../ripple';
-import { always, fixed, PRESS } from './shared';
+import { FASTEN } from './fasten';
+import { always, fixed, has, PRESS } from './shared';
 import type { StepTemplate } from './types';
 
 /** Only where the draw board saw one cam ahead of the other, or the cable was twisted for it. */
@@ -9,6 +11,15 @@ const camsApart: StepTemplate['applies'] = ({ bow, history }) =>
   bow.camSystem !== 'single' &&
   (latest(history, 'cableTwists') !== null ||
     Math.abs(latest(history, 'timing')?.si ?? 0) > TIMING_IN_MM);
+
+/** Only where an arrow against a cam pointed beside the string, or something was done about it. */
+const camsLean: StepTemplate['applies'] = ({ bow, history }) =>
+  bow !== null &&
+  (['Upper', 'Lower'] as const).some(
+    (cam) =>
+      latest(history, `leanFix${cam}`) !== null ||
+      Math.abs(latest(history, `camLean${cam}`)?.si ?? 0) > LEAN_IN_MM,
+  );
 
 /** What needs the press and the draw board. */
 export const PRESS_AND_BOARD: readonly StepTemplate[] = [
@@ -40,6 +51,25 @@ export const PRESS_AND_BOARD: readonly StepTemplate[] = [
     reads: ['peepHeight'],
     needs: ['twists', 'loop'],
     applies: always,
+    uses: ['peep'],
+    watch: [PRESS],
+  },
+  {
+    id: 'stringDampeners',
+    title: 'Put the dampeners in the string',
+    say: ({ kit }) =>
+      itemOf(kit, 'dampeners')?.attrs.place === 'cable'
+        ? 'Between the strands of both cables, the same distance from the axles; tied above and below.'
+        : 'Between the strands, the same distance from both axles; tied above and below. They cost a little speed: before the chronograph, never after.',
+    stage: 'bench',
+    station: 'press',
+    archer: false,
+    tool: 'press, string separator',
+    minutes: 5,
+    reads: ['dampenersFitted'],
+    needs: ['twists'],
+    applies: ({ kit }) => has(kit, 'dampeners') && itemOf(kit, 'dampeners')?.attrs.place !== 'limb',
+    uses: ['dampeners'],
     watch: [PRESS],
   },
   {
@@ -54,36 +84,38 @@ export const PRESS_AND_BOARD: readonly StepTemplate[] = [
     tool: 'eyes',
     minutes: 1,
     reads: ['inTracks'],
-    needs: ['twists', 'peepIn'],
+    needs: ['twists', 'peepIn', 'stringDampeners'],
     applies: always,
     watch: [PRESS],
   },
   {
     id: 'brace',
-    title: 'Measure the brace height',
-    say: fixed('Throat of the grip to the string, bow at rest.'),
+    title: 'Measure brace height and axles',
+    say: fixed(
+      'Bow at rest: throat of the grip to the string, then the middle of one axle to the middle of the other.',
+    ),
     stage: 'bench',
     station: 'drawBoard',
     archer: false,
-    tool: 'bow square',
-    minutes: 1,
-    reads: ['braceHeight'],
+    tool: 'bow square, tape',
+    minutes: 2,
+    reads: ['braceHeight', 'axleToAxle'],
     needs: ['tracks'],
     applies: always,
   },
   {
     id: 'board',
-    title: 'Draw length and timing on the draw board',
+    title: 'Draw length, timing and lean on the draw board',
     say: fixed(
-      'Draw slowly to the wall. Read nock groove to plunger hole plus 1 3/4 in, and which cam touches first.',
+      'Draw slowly to the wall. Read nock groove to plunger hole plus 1 3/4 in, and which cam touches first. Then an arrow laid flat against each cam: how far its end stands beside the string.',
     ),
     stage: 'bench',
     station: 'drawBoard',
     archer: false,
-    tool: 'draw board, tape',
-    minutes: 6,
-    reads: ['drawLength', 'timing'],
-    needs: ['tracks'],
+    tool: 'draw board, tape, arrow',
+    minutes: 7,
+    reads: ['drawLength', 'timing', 'camLeanUpper', 'camLeanLower'],
+    needs: ['tracks', 'stops'],
     applies: always,
     watch: ['Hands clear of the string while the board is under load.'],
   },
@@ -101,6 +133,21 @@ export const PRESS_AND_BOARD: readonly StepTemplate[] = [
     reads: ['cableTwists'],
     needs: ['board'],
     applies: camsApart,
+    watch: [PRESS],
+  },
+  {
+    id: 'straightenCams',
+    title: 'Straighten the cams',
+    say: ({ bow }) =>
+      `${bow?.yokes === 'both' || bow?.yokes === 'top' ? 'A half or full twist in one leg of the yoke' : 'One shim step at a time, from one side of the cam to the other'}, towards the side the arrow’s end stood on; then look again on the draw board. How much stands with the target. When the cam is off its axle, every shim and clip goes back where the manual shows it.`,
+    stage: 'bench',
+    station: 'press',
+    archer: false,
+    tool: 'press',
+    minutes: 8,
+    reads: ['leanFixUpper', 'leanFixLower'],
+    needs: ['board'],
+    applies: camsLean,
     watch: [PRESS],
   },
   {
@@ -130,5 +177,22 @@ export const PRESS_AND_BOARD: readonly StepTemplate[] = [
     reads: ['peepTrueHeight', 'peepToPin'],
     needs: ['board', 'peepIn', 'sight'],
     applies: always,
+  },
+  {
+    id: 'stringStop',
+    title: 'Set the string stop',
+    say: fixed(
+      'Bow at rest: the rubber just short of the string, 2 to 4 mm. Touching it costs speed and sound; further off it does nothing.',
+    ),
+    stage: 'bench',
+    station: 'drawBoard',
+    archer: false,
+    tool: 'rule, hex key',
+    minutes: 2,
+    reads: ['stringStop'],
+    needs: ['brace'],
+    applies: ({ bow, kit }) => has(kit, 'stringStop') || bow?.stringStop === 'fitted',
+    fasten: FASTEN.stringStop,
+    uses: ['stringStop'],
   },
 ];

@@ -1,3 +1,5 @@
+import { itemOf } from '../../kit';
+import { FASTEN } from './fasten';
 import { always, drive, fixed, DRAW_SAFELY } from './shared';
 import type { StepTemplate } from './types';
 
@@ -8,12 +10,13 @@ export const PROVE: readonly StepTemplate[] = [
     title: 'Set the rest’s cord',
     say: (context) =>
       drive(context) === 'cableDriven'
-        ? 'Cord on the down cable, against the serving. Draw: read how far before full draw the two marks meet. One single knot until paper is done.'
-        : 'Clamp the cord on the limb and measure from the axle. New cord stretches: look again after the first shots.',
+        ? 'Cord on the down cable, against the serving: served in, or clamped, never on bare strands. Draw and read how far before full draw the two marks meet; move it until they meet in the last inch. One single knot and a long tail until paper is done.'
+        : 'Pad or clamp on the limb, measured from its axle; a constricting knot that draws tight, the launcher fully down and a finger’s width of slack taken out. New cord stretches: look again after the first shots.',
     stage: 'bench',
     station: 'lane',
     archer: false,
-    tool: '2 mm hex key, snug',
+    tool: 'hex key, rule',
+    fasten: FASTEN.restSmall,
     minutes: 8,
     reads: ['restCord'],
     needs: ['centreShot', 'nockHeight', 'board', 'downCable', 'launcher'],
@@ -27,14 +30,15 @@ export const PROVE: readonly StepTemplate[] = [
     id: 'clearance',
     title: 'Vanes clear of everything',
     say: fixed(
-      'Draw slowly and let down slowly: vanes clear of cables, guard and launcher. Move the cable guard when they are not.',
+      'Measure shaft to cable beside the rest. Draw slowly and let down slowly: vanes clear of cables, guard and launcher. Move the cable guard when they are not.',
     ),
     stage: 'bench',
     station: 'lane',
     archer: false,
-    tool: 'eyes',
-    minutes: 3,
-    reads: ['vaneClearance'],
+    tool: 'rule, eyes, hex key',
+    fasten: FASTEN.guard,
+    minutes: 4,
+    reads: ['cableGuard', 'vaneClearance'],
     needs: ['cord', 'centreShot', 'arrowMass', 'cockVane'],
     applies: always,
     watch: [DRAW_SAFELY],
@@ -56,6 +60,23 @@ export const PROVE: readonly StepTemplate[] = [
     watch: [DRAW_SAFELY],
   },
   {
+    id: 'kisser',
+    title: 'Set the kisser',
+    say: fixed(
+      'The archer draws, anchors and says where the corner of the mouth is: the kisser sits there. Close or tie it, measure along the string at rest.',
+    ),
+    stage: 'bench',
+    station: 'lane',
+    archer: true,
+    tool: 'nock pliers',
+    minutes: 4,
+    reads: ['kisser'],
+    needs: ['board', 'loop', 'clearance'],
+    applies: ({ kit }) => itemOf(kit, 'nockingPoint')?.attrs.kind === 'kisser',
+    watch: [DRAW_SAFELY],
+    uses: ['nockingPoint'],
+  },
+  {
     id: 'paper',
     title: 'Shoot through paper',
     say: fixed(
@@ -67,7 +88,7 @@ export const PROVE: readonly StepTemplate[] = [
     tool: 'paper frame, target',
     minutes: 10,
     reads: ['paperTear'],
-    needs: ['peepArcher', 'clearance', 'weights'],
+    needs: ['peepArcher', 'kisser', 'clearance', 'weights'],
     applies: always,
     watch: [DRAW_SAFELY],
   },
@@ -100,6 +121,61 @@ export const PROVE: readonly StepTemplate[] = [
     watch: [DRAW_SAFELY],
   },
   {
+    id: 'thirdAxisShot',
+    title: 'Shoot the third axis in',
+    say: fixed(
+      'Three arrows steeply down, three steeply up, the bubble kept in the middle. When the groups part sideways, turn the housing a little and shoot again; enter what the bubble is off with the bow tipped 30°.',
+    ),
+    stage: 'lane',
+    station: 'lane',
+    archer: true,
+    tool: 'target on a slope, hex key',
+    minutes: 12,
+    reads: ['thirdAxis'],
+    needs: ['firstMark'],
+    applies: ({ kit, schools }) =>
+      itemOf(kit, 'sight')?.attrs.thirdAxis === true && schools.thirdAxis === 'shotIn',
+    school: 'thirdAxis',
+    fasten: FASTEN.sightSmall,
+    watch: [DRAW_SAFELY, 'A safe backstop above and below the target: steep shots carry far.'],
+  },
+  {
+    id: 'pins',
+    title: 'Set the pins',
+    say: fixed(
+      'First pin as high as it goes, to leave room; the next about a quarter inch below, gaps growing with distance. Settle each with three arrows, then its screw.',
+    ),
+    stage: 'lane',
+    station: 'lane',
+    archer: true,
+    tool: 'small hex key',
+    minutes: 12,
+    reads: ['pins'],
+    needs: ['firstMark'],
+    applies: ({ kit }) => {
+      const sight = itemOf(kit, 'sight')?.attrs;
+      return sight !== undefined && !sight.slides && sight.pins > 1;
+    },
+    fasten: FASTEN.pin,
+    watch: [DRAW_SAFELY, 'Pin screws strip easily, and a bent fibre goes dark.'],
+  },
+  {
+    id: 'tape',
+    title: 'Stick the tape on',
+    say: fixed(
+      'The speed is measured and the first distance settled: print the tape, stick it on with the settled distance under the pointer. Its speed stays printed on it.',
+    ),
+    stage: 'lane',
+    station: 'lane',
+    archer: false,
+    tool: 'printer, scissors',
+    minutes: 5,
+    reads: ['tape'],
+    needs: ['firstMark'],
+    applies: ({ kit }) => itemOf(kit, 'sight')?.attrs.slides === true,
+    watch: ['Stuck on before the speed is final, a tape is thrown away.'],
+  },
+  {
     id: 'fasteners',
     title: 'Everything tight',
     say: fixed(
@@ -116,7 +192,12 @@ export const PROVE: readonly StepTemplate[] = [
       'sight',
       'quiver',
       'stabiliser',
+      'light',
+      'stringStop',
       'firstMark',
+      'thirdAxisShot',
+      'pins',
+      'tape',
       'centreShot',
       'cordTie',
       'cordAgain',

@@ -1,5 +1,6 @@
 import { tensionFor, itemOf } from '../../kit';
 import type { CamSystem } from '../../bow';
+import { FASTEN } from './fasten';
 import { drive, fixed, DRAW_SAFELY } from './shared';
 import type { StepTemplate } from './types';
 
@@ -26,7 +27,8 @@ export const REST_STEPS: readonly StepTemplate[] = [
     stage: 'bench',
     station: 'vice',
     archer: false,
-    tool: 'small hex key, snug',
+    tool: 'small hex key',
+    fasten: FASTEN.launcher,
     minutes: 3,
     reads: ['launcherSet'],
     needs: ['rest', 'arrowMass'],
@@ -73,7 +75,8 @@ export const REST_STEPS: readonly StepTemplate[] = [
     stage: 'lane',
     station: 'lane',
     archer: false,
-    tool: '2 mm hex key, snug',
+    tool: 'hex key',
+    fasten: FASTEN.restSmall,
     minutes: 3,
     reads: ['cordSettled'],
     needs: ['paper'],

@@ -1,3 +1,4 @@
+import { FASTEN } from './fasten';
 import { fixed, DRAW_SAFELY } from './shared';
 import type { StepTemplate } from './types';
 
@@ -13,7 +14,8 @@ export const SET_THE_BOW: readonly StepTemplate[] = [
     stage: 'bow',
     station: 'vice',
     archer: false,
-    tool: 'hex key, snug',
+    tool: 'hex key',
+    fasten: FASTEN.module,
     minutes: 6,
     reads: ['moduleTop', 'moduleBottom'],
     needs: [],
@@ -30,6 +32,7 @@ export const SET_THE_BOW: readonly StepTemplate[] = [
     station: 'vice',
     archer: false,
     tool: 'hex key with a long arm, bow scale',
+    fasten: FASTEN.limbBolt,
     minutes: 12,
     reads: ['limbTurnsUpper', 'limbTurnsLower', 'peakWeight'],
     needs: ['modules'],

@@ -1,0 +1,156 @@
+import { Type, type Static, type TInteger } from '@sinclair/typebox';
+import { MOST_WEIGHT, SLOTS, type Slot as SlotId } from '@/core/kit';
+import {
+  SCHOOLS,
+  STATIONS,
+  type SchoolName,
+  type Schools,
+  type SetupKey,
+  type Station as StationId,
+  type WeekHours,
+} from '@/core/route';
+import type { Metre, Mm } from '@/core/units';
+
+const strict = { additionalProperties: false } as const;
+const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
+const Text = (maxLength: number) => Type.String({ maxLength });
+const NullOr = <T>(schema: object) => Type.Unsafe<T | null>({ anyOf: [schema, { type: 'null' }] });
+
+const schoolFields = Object.fromEntries(
+  SCHOOLS.map(({ name, choices }) => [name, { type: 'string', enum: choices.map(({ id }) => id) }]),
+) as Record<SchoolName, object>;
+
+/** How things are done: all of a shop's schools. */
+export const SchoolsChoice = Type.Unsafe<Schools>({
+  type: 'object',
+  additionalProperties: false,
+  required: SCHOOLS.map(({ name }) => name),
+  properties: schoolFields,
+});
+/** Those that differ for one job. */
+export const SomeSchools = Type.Unsafe<Partial<Schools>>({
+  type: 'object',
+  additionalProperties: false,
+  properties: schoolFields,
+});
+
+const Station = OneOf(...STATIONS.map(({ id }) => id));
+const Slot = OneOf(...SLOTS.map(({ id }) => id));
+const StepIds = Type.Array(Text(40), { maxItems: 20, uniqueItems: true });
+
+const ShopStepsRequest = Type.Object(
+  {
+    edits: Type.Array(
+      Type.Object(
+        {
+          id: Text(40),
+          off: Type.Optional(Type.Boolean()),
+          title: Type.Optional(Text(80)),
+          say: Type.Optional(Text(600)),
+          tool: Type.Optional(Text(80)),
+          minutes: Type.Optional(Type.Number()),
+          station: Type.Optional(Station),
+          needs: Type.Optional(StepIds),
+        },
+        strict,
+      ),
+      { maxItems: 100 },
+    ),
+    own: Type.Array(
+      Type.Object(
+        {
+          id: Text(40),
+          title: Text(80),
+          say: Text(600),
+          station: Station,
+          archer: Type.Boolean(),
+          tool: Text(80),
+          minutes: Type.Number(),
+          needs: StepIds,
+          before: StepIds,
+          slot: NullOr<SlotId>(Slot),
+          dependsOn: Type.Array(Type.Unsafe<SetupKey>({ type: 'string', maxLength: 60 }), {
+            maxItems: 20,
+          }),
+        },
+        strict,
+      ),
+      { maxItems: 40 },
+    ),
+  },
+  strict,
+);
+
+const Shift = Type.Object(
+  {
+    from: Type.Integer({ minimum: 0, maximum: 1439 }),
+    to: Type.Integer({ minimum: 1, maximum: 1440 }),
+  },
+  strict,
+);
+const Week = Type.Unsafe<WeekHours>({
+  type: 'array',
+  minItems: 7,
+  maxItems: 7,
+  items: { anyOf: [Shift, { type: 'null' }] },
+});
+const ClosedDay = Type.Object(
+  { day: Type.String({ format: 'date', pattern: '^20' }), name: Text(80) },
+  strict,
+);
+
+export const ShopRequest = Type.Object(
+  {
+    name: Type.String({ minLength: 1, maxLength: 80, pattern: '\\S' }),
+    address: Text(200),
+    timeZone: Text(60),
+    loopCounts: Type.Boolean(),
+    schools: SchoolsChoice,
+    steps: ShopStepsRequest,
+    stations: Type.Object(
+      Object.fromEntries(
+        STATIONS.map(({ id }) => [id, Type.Integer({ minimum: 1, maximum: 9 })]),
+      ) as Record<StationId, TInteger>,
+      strict,
+    ),
+    /** By name; Monday to Sunday, minutes since midnight. */
+    hours: Type.Record(Type.String({ maxLength: 60 }), Week),
+    closed: Type.Array(ClosedDay, { maxItems: 400 }),
+    people: Type.Array(Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' }), {
+      minItems: 1,
+      maxItems: 20,
+    }),
+    kit: Type.Object(
+      {
+        thirdAxisPastM: Type.Unsafe<Metre>({ type: 'number', minimum: 10, maximum: 150 }),
+        overhangMm: Type.Unsafe<Mm>({ type: 'number', minimum: 5, maximum: 100 }),
+        weights: Type.Unsafe<Partial<Record<SlotId, number>>>({
+          type: 'object',
+          propertyNames: { enum: SLOTS.map(({ id }) => id) },
+          additionalProperties: { type: 'number', minimum: 0, maximum: MOST_WEIGHT },
+        }),
+      },
+      strict,
+    ),
+    quote: Type.Object(
+      {
+        taxPct: Type.Number({ minimum: 0, maximum: 50 }),
+        depositPct: Type.Number({ minimum: 0, maximum: 100 }),
+        validDays: Type.Integer({ minimum: 1, maximum: 180 }),
+        hourCents: Type.Integer({ minimum: 0, maximum: 50_000 }),
+      },
+      strict,
+    ),
+    units: Type.Object(
+      {
+        length: OneOf('in16', 'in32', 'mm'),
+        force: OneOf('lb', 'N'),
+        mass: OneOf('gr', 'g'),
+        speed: OneOf('fps', 'm/s'),
+        distance: OneOf('m', 'yd'),
+      },
+      strict,
+    ),
+  },
+  strict,
+);

@@ -1,0 +1,50 @@
+/** How a screw is held. */
+export interface Fasten {
+  /** Hex key as its size is stamped; null for fingers, pliers or a spanner. */
+  readonly hex: string | null;
+  readonly hold: 'snug' | 'tight' | 'fingers';
+  /** Thread locker: none, or the kind that comes off again. */
+  readonly locker: 'none' | 'removable';
+  /** A thread or part of plastic strips before the hand notices. */
+  readonly plastic?: true;
+}
+
+const HOLD = { snug: 'snug', tight: 'tight', fingers: 'by hand' } as const;
+
+/**
+ * "5/32 in hex key · tight · no thread locker". Sizes are the usual ones (shop rule): the part's
+ * own leaflet comes first.
+ */
+export function fastenText({ hex, hold, locker, plastic }: Fasten): string {
+  return [
+    hex === null ? '' : `${hex} hex key`,
+    HOLD[hold],
+    locker === 'none' ? 'no thread locker' : 'thread locker that comes off again',
+    plastic ? 'plastic: gently' : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+const of = (
+  hex: string | null,
+  hold: Fasten['hold'],
+  locker: Fasten['locker'] = 'none',
+): Fasten => ({ hex, hold, locker });
+
+/** Usual screws of the trade, by what they hold. Shop rule. */
+export const FASTEN = {
+  module: of('3/32 in', 'snug', 'removable'),
+  limbBolt: of('3/16 in', 'snug'),
+  rest: of('5/32 in', 'tight'),
+  restSmall: of('2 mm', 'snug'),
+  launcher: of('1/16 in', 'snug'),
+  sight: of('5/32 in', 'tight'),
+  sightSmall: of('3/32 in', 'snug'),
+  pin: { hex: '0.050 in', hold: 'snug', locker: 'none', plastic: true },
+  quiver: of('5/32 in', 'snug'),
+  quiverClip: { hex: '1/8 in', hold: 'snug', locker: 'none', plastic: true },
+  bar: of(null, 'fingers'),
+  guard: of('1/8 in', 'snug'),
+  stringStop: of('1/8 in', 'snug', 'removable'),
+} as const satisfies Record<string, Fasten>;
