@@ -13,5 +13,6 @@ export * from './order';
 export * from './plan';
 export * from './why-visit';
 export * from './day';
+export * from './calendar';
 export * from './describe';
 export * from './preview';

@@ -1,0 +1,5 @@
+export * from './types';
+export * from './decode';
+export * from './bound';
+export * from './search';
+export * from './remedies';
