@@ -1,4 +1,4 @@
-import { Type, type Static, type TInteger } from '@sinclair/typebox';
+import { Type, type TInteger } from '@sinclair/typebox';
 import { MOST_WEIGHT, SLOTS, type Slot as SlotId } from '@/core/kit';
 import {
   SCHOOLS,

@@ -27,3 +27,9 @@ export function shopMinutes(timeZone: string, instant: Date | string): number {
   const local = dayjs(instant).tz(timeZone);
   return local.hour() * 60 + local.minute();
 }
+
+/** The instant at which the shop's clock shows these minutes of a day; in a skipped hour the one after it. */
+export const shopInstant = (timeZone: string, day: string, minutes: number): string => {
+  const clock = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+  return dayjs.tz(`${day}T${clock}`, timeZone).toISOString();
+};

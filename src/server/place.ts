@@ -7,7 +7,13 @@ import { invalid, notFound } from './problem';
 
 const check = checker(
   Type.Object(
-    { place: Type.Unsafe<string>({ type: 'string', enum: STAGES.map(({ id }) => id) }) },
+    {
+      /** A stage, and which part or step of it. */
+      place: Type.String({
+        maxLength: 160,
+        pattern: `^(${STAGES.map(({ id }) => id).join('|')})(\\?[A-Za-z0-9_=&.%+-]*)?$`,
+      }),
+    },
     { additionalProperties: false },
   ),
 );

@@ -3,6 +3,7 @@ import { ShopRequest } from '@/contracts/shop';
 import type { Shop } from '@/core/job';
 import { stepFaults } from '@/core/route';
 import { db, type Db } from '@/data/db';
+import { stepTimes } from '@/data/records';
 import { saveShopSettings, shopSettings } from '@/data/settings';
 import { invalid } from './problem';
 
@@ -39,3 +40,6 @@ export function saveShop(body: unknown, on: Db = db()): Shop {
 }
 
 export const loadShop = (from: Db = db()): Shop => shopSettings(from);
+
+/** What the shop's clock saw of every step. */
+export const loadStepTimes = (from: Db = db()) => stepTimes(from);

@@ -1,4 +1,5 @@
 import {
+  dayOfMinute,
   derive,
   stageStates,
   type JobSnapshot,
@@ -6,15 +7,13 @@ import {
   type TicketState,
   type TodayView,
 } from '@/core/job';
-import { placeVisits, setupValue, STATIONS, type PlannedVisit } from '@/core/route';
+import { setupValue, stationName, USUAL_SHIFT, type LateJob } from '@/core/route';
 import { db, type Db } from '@/data/db';
 import { allJobs } from '@/data/jobs';
 import { shopSettings } from '@/data/settings';
+import { calendarView } from './calendar';
 import { now, shopDay, shopMinutes } from './clock';
 import { loadSnapshot } from './snapshot';
-
-export const OPENS_MINUTES = 9 * 60;
-export const CLOSES_MINUTES = 20 * 60;
 
 /** The home screen: tickets in order of what to do next, the bench's day, arrivals, returns. */
 export function todayView(from: Db = db()): TodayView {
@@ -23,12 +22,21 @@ export function todayView(from: Db = db()): TodayView {
   const minutesNow = shopMinutes(shop.timeZone, now());
   const jobs = allJobs(from).map((job) => loadSnapshot(job.id, from)!);
   const open = jobs.filter((snapshot) => !snapshot.job.deliveredAt);
-  const tickets = jobs.map((snapshot) => ticketOf(snapshot, day));
+  const calendar = calendarView(from, open);
+  const late = new Map(calendar.plan.late.map((entry) => [entry.jobId, entry]));
+  const tickets = jobs.map((snapshot) =>
+    ticketOf(snapshot, day, lateWords(late.get(snapshot.job.id), day)),
+  );
+  const shifts = calendar.input.people.flatMap((person) =>
+    person.shifts.filter((shift) => shift.from < 1440),
+  );
   return {
     day,
     minutesNow,
     tickets: tickets.sort(byUrgency),
-    visits: bench(open, day, minutesNow),
+    visits: calendar.plan.visits.filter((visit) => visit.from < 1440),
+    calendar,
+    closedFor: shop.closed.find((closed) => closed.day === day)?.name ?? null,
     arriving: open
       .flatMap(({ parts, archer, job }) =>
         parts.flatMap((part) =>
@@ -48,8 +56,8 @@ export function todayView(from: Db = db()): TodayView {
     shopName: shop.name,
     people: shop.people,
     timeZone: shop.timeZone,
-    opens: OPENS_MINUTES,
-    closes: CLOSES_MINUTES,
+    opens: Math.min(...shifts.map((shift) => shift.from), USUAL_SHIFT.to),
+    closes: shifts.length > 0 ? Math.max(...shifts.map((shift) => shift.to)) : USUAL_SHIFT.to,
   };
 }
 
@@ -66,7 +74,11 @@ const byUrgency = (a: Ticket, b: Ticket) =>
   (a.promisedDay ?? '9999').localeCompare(b.promisedDay ?? '9999') ||
   a.number - b.number;
 
-function ticketOf(snapshot: JobSnapshot, day: string): Ticket {
+/** Said early: what the plan of the bench does not bring home in time. */
+const lateWords = (late: LateJob | undefined, day: string): string | null =>
+  late ? `done ${dayOfMinute(day, late.endsAt - 1)} by the plan` : null;
+
+function ticketOf(snapshot: JobSnapshot, day: string, planned: string | null): Ticket {
   const { job, archer, bow, parts } = snapshot;
   const derived = derive(snapshot);
   const states = stageStates(snapshot, derived);
@@ -85,7 +97,9 @@ function ticketOf(snapshot: JobSnapshot, day: string): Ticket {
       .join(' · '),
     promisedDay: job.promisedDay,
     appointmentAt: job.appointmentAt,
-    late: lateness(job.promisedDay, waiting?.arrivesDay ?? null, day, job.deliveredAt !== null),
+    late:
+      lateness(job.promisedDay, waiting?.arrivesDay ?? null, day, job.deliveredAt !== null) ??
+      (job.deliveredAt ? null : planned),
     place: job.place,
     nextDay: null,
     comeBackDay: job.deliveredAt ? twoWeeksAfter(job.deliveredAt) : null,
@@ -127,13 +141,16 @@ function ticketOf(snapshot: JobSnapshot, day: string): Ticket {
   const visit = visits[0];
   const step = visit && derived.plan.steps.find((s) => s.id === visit.steps[0]);
   if (step)
-    return { ...base, state: 'going', tag: stationName(visit.station), next: step.template.title };
+    return {
+      ...base,
+      state: 'going',
+      tag: stationName(visit.station).toLowerCase(),
+      next: step.template.title,
+    };
   return { ...base, state: 'going', tag: 'handover', next: 'Ready to hand over' };
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-const stationName = (id: string) =>
-  STATIONS.find((station) => station.id === id)?.name.toLowerCase() ?? id;
 
 function lateness(
   promised: string | null,
@@ -144,37 +161,4 @@ function lateness(
   if (!promised || delivered) return null;
   if (promised < day) return 'was promised earlier';
   return arrives && arrives > promised ? `part arrives after the promised day` : null;
-}
-
-/** Jobs with a bow and a kit take their visits in order of promise; the archer only by appointment. */
-function bench(open: readonly JobSnapshot[], day: string, minutesNow: number): PlannedVisit[] {
-  const ready = open
-    .map((snapshot) => ({ snapshot, derived: derive(snapshot) }))
-    .filter(
-      ({ snapshot, derived }) =>
-        snapshot.bow &&
-        derived.kit.rest &&
-        !snapshot.parts.some((p) => p.arrivesDay && p.arrivesDay > day),
-    );
-  const jobs = ready.map(({ snapshot: { job, archer, shop }, derived }) => ({
-    jobId: job.id,
-    name: archer.name,
-    visits: derived.plan.visits,
-    archerAt:
-      job.appointmentAt && shopDay(shop.timeZone, job.appointmentAt) === day
-        ? shopMinutes(shop.timeZone, job.appointmentAt)
-        : null,
-  }));
-  const fits = open
-    .filter(
-      ({ job, shop, bow }) =>
-        !bow && job.appointmentAt && shopDay(shop.timeZone, job.appointmentAt) === day,
-    )
-    .map(({ job, archer, shop }) => ({
-      jobId: job.id,
-      name: archer.name,
-      visits: [{ station: 'counter', archer: true, steps: ['fit'], minutes: 45 }],
-      archerAt: shopMinutes(shop.timeZone, job.appointmentAt!),
-    }));
-  return placeVisits([...fits, ...jobs], Math.max(OPENS_MINUTES, minutesNow), CLOSES_MINUTES);
 }

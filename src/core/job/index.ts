@@ -9,3 +9,4 @@ export * from './fit-readings';
 export * from './conversation';
 export * from './draw-off-setup';
 export * from './arrow-ground';
+export * from './calendar';

@@ -1,4 +1,5 @@
-import type { PlannedVisit } from '../route';
+import type { PlacedVisit } from '../route';
+import type { CalendarView } from './calendar';
 
 export type TicketState = 'again' | 'waits' | 'going' | 'delivered';
 
@@ -25,7 +26,11 @@ export interface TodayView {
   readonly day: string;
   readonly minutesNow: number;
   readonly tickets: readonly Ticket[];
-  readonly visits: readonly PlannedVisit[];
+  /** Of today; the calendar knows the other days. */
+  readonly visits: readonly PlacedVisit[];
+  readonly calendar: CalendarView;
+  /** Name of a day nobody works, where today is one. */
+  readonly closedFor: string | null;
   readonly arriving: readonly {
     readonly day: string;
     readonly label: string;

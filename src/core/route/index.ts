@@ -12,7 +12,6 @@ export * from './hours';
 export * from './order';
 export * from './plan';
 export * from './why-visit';
-export * from './day';
 export * from './calendar';
 export * from './describe';
 export * from './preview';

@@ -11,7 +11,6 @@ import {
 } from '../__tests__/fixtures';
 import { derive } from '../job';
 import { METRIC_UNITS, TRADE_UNITS } from '../units';
-import { placeVisits, type DayJob } from './day';
 import { readingText, targetText, tearWords, writeValue } from './describe';
 import { applicableKeys, isFinished } from './plan';
 import { REGISTRY, setupValue } from './registry';
@@ -269,50 +268,5 @@ describe('values in words', () => {
       if (value.min !== undefined) expect(value.max!).toBeGreaterThan(value.min);
       value.dependsOn.forEach((key) => expect(setupValue(key)).toBeDefined());
     }
-  });
-});
-
-describe('the day', () => {
-  const job = (
-    jobId: string,
-    visits: DayJob['visits'],
-    archerAt: number | null = null,
-  ): DayJob => ({
-    jobId,
-    name: jobId,
-    visits,
-    archerAt,
-  });
-  const at = (station: string, minutes: number, archer = false) => ({
-    station,
-    archer,
-    steps: ['x'],
-    minutes,
-  });
-
-  test('one after another at one station, each no shorter than a quarter of an hour', () => {
-    const plan = placeVisits([job('a', [at('vice', 6)]), job('b', [at('vice', 22)])], 540, 1200);
-    expect(plan.map(({ from, to }) => [from, to])).toEqual([
-      [540, 555],
-      [555, 580],
-    ]);
-  });
-  test('a gap is filled when the visit fits in', () => {
-    const plan = placeVisits(
-      [job('a', [at('vice', 15), at('press', 15), at('vice', 30)]), job('b', [at('vice', 15)])],
-      540,
-      1200,
-    );
-    expect(plan.at(-1)).toMatchObject({ jobId: 'b', from: 555, to: 570 });
-  });
-  test('with the archer only from the appointment on; without one, not today', () => {
-    const visits = [at('vice', 15), at('lane', 30, true), at('counter', 15)];
-    expect(placeVisits([job('a', visits, 960)], 540, 1200).map(({ from }) => from)).toEqual([
-      540, 960, 990,
-    ]);
-    expect(placeVisits([job('a', visits)], 540, 1200)).toHaveLength(1);
-  });
-  test('what does not end before closing is left out with all that follows', () => {
-    expect(placeVisits([job('a', [at('vice', 60), at('press', 15)])], 1150, 1200)).toEqual([]);
   });
 });

@@ -1,8 +1,11 @@
 'use client';
+import { useState } from 'react';
 import Link from 'next/link';
 import Undo from '@mui/icons-material/Undo';
 import { setupValue } from '@/core/route';
-import { frame } from '../words';
+import { Panel } from '../frame/Panel';
+import { whenText } from '../fields/dates';
+import { bench as w, frame } from '../words';
 import { useJob } from './JobProvider';
 import { stepOf } from './steps';
 import { useStage } from './useStage';
@@ -12,6 +15,7 @@ export function AgainStrip() {
   const { derived } = useJob();
   const { href } = useStage();
   const { stale, steps } = derived.plan;
+  const [asking, setAsking] = useState(false);
   return (
     <footer className="strip" data-again={stale.length > 0 ? 'yes' : 'no'} aria-live="polite">
       {stale.length === 0 ? (
@@ -35,10 +39,58 @@ export function AgainStrip() {
             );
           })}
           <span className="why">{stale[0]!.sentence}</span>
+          <button type="button" className="plain-button" onClick={() => setAsking(true)}>
+            {w.chainOpen}
+          </button>
+          {asking && <Chains onClose={() => setAsking(false)} />}
         </>
       )}
       <LastEntry />
     </footer>
+  );
+}
+
+/** Everything to do again, each with the way from what changed down to it. */
+function Chains({ onClose }: { onClose: () => void }) {
+  const { derived, snapshot } = useJob();
+  const { href } = useStage();
+  const { stale, steps } = derived.plan;
+  const again = steps.filter(({ state }) => state === 'again');
+  const minutes = again.reduce((sum, { template }) => sum + template.minutes, 0);
+  return (
+    <Panel wide title={w.chainTitle} onClose={onClose}>
+      <div className="stack">
+        <p>{w.chainMinutes(stale.length, minutes)}</p>
+        <ul className="rows chain-rows">
+          {stale.map(({ key, cause, chain, sentence }) => {
+            const step = stepOf(key, steps);
+            const name = setupValue(key).name;
+            return (
+              <li key={key}>
+                {step ? (
+                  <Link
+                    scroll={false}
+                    onClick={onClose}
+                    href={href(step.template.stage, { step: step.id, value: key })}
+                  >
+                    {name}
+                  </Link>
+                ) : (
+                  <b>{name}</b>
+                )}
+                <span>
+                  {sentence}
+                  <span className="small soft chain">
+                    {chain.map((link) => setupValue(link).short).join(' → ')} ·{' '}
+                    {w.taken(whenText(cause.at, snapshot.shop.timeZone, snapshot.today), cause.who)}
+                  </span>
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      </div>
+    </Panel>
   );
 }
 

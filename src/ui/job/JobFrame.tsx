@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, type ReactNode } from 'react';
+import { useSearchParams } from 'next/navigation';
 import Button from '@mui/material/Button';
 import { kitPriceCents } from '@/core/kit';
 import { STAGES } from '@/core/route';
@@ -13,6 +14,7 @@ import { frame } from '../words';
 import { AgainStrip } from './AgainStrip';
 import { BowMap } from './BowMap';
 import { useJob } from './JobProvider';
+import { rememberPlace } from './remember';
 import { StageRail } from './StageRail';
 import { useStage } from './useStage';
 
@@ -21,16 +23,16 @@ export function JobFrame({ children }: { children: ReactNode }) {
   const { go, stage } = useStage();
   const { snapshot, send } = useJob();
   const jobId = snapshot.job.id;
+  const query = useSearchParams().toString();
   useKeys({
     ...Object.fromEntries(STAGES.map(({ id }, i) => [String(i + 1), () => go(id)])),
     z: () => void send({ name: 'undo' }),
     m: () => document.querySelector<HTMLElement>('[data-measure]')?.focus(),
   });
   useEffect(() => {
-    // Reopened where it was left; losing this is no loss worth a message.
-    const body = JSON.stringify({ place: stage });
-    fetch(`/api/v1/jobs/${jobId}/place`, { method: 'PUT', body }).catch(() => undefined);
-  }, [jobId, stage]);
+    // The bench tells its step itself.
+    if (stage !== 'bench') rememberPlace(jobId, query ? `${stage}?${query}` : stage);
+  }, [jobId, stage, query]);
   return (
     <div className="job" data-hand={snapshot.archer.hand}>
       <JobTop />

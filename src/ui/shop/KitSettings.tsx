@@ -1,17 +1,11 @@
 'use client';
-import { useState } from 'react';
-import TextField from '@mui/material/TextField';
 import type { Shop } from '@/core/job';
 import { MOST_WEIGHT, SLOT_WEIGHT, slotName, SLOTS, type KitLines, type Slot } from '@/core/kit';
 import { metre, mm, read, readMoney, write, writeMoney } from '@/core/units';
 import { shopWords as w } from '../words';
+import { plain, TypedField } from './TypedField';
 
 type Change = (part: Partial<Shop>) => void;
-/** A number as it was typed, with why it cannot stand; what is typed is kept either way. */
-type ReadText<T> = (
-  text: string,
-) => { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
-
 /** Where the shop draws its lines, how much each place counts, and what a quote is made by. */
 export function KitSettings({
   shop,
@@ -123,14 +117,6 @@ function measured(text: string, options: Parameters<typeof read>[1]) {
   return answer.ok ? { ok: true as const, value: answer.si } : answer;
 }
 
-function plain(text: string, min: number, max: number, whole = false) {
-  const value = /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : Number.NaN;
-  const fits = value >= min && value <= max && (!whole || Number.isInteger(value));
-  return fits
-    ? { ok: true as const, value }
-    : { ok: false as const, message: w.numberBetween(min, max, whole) };
-}
-
 function WeightField({
   slot,
   shop,
@@ -159,48 +145,6 @@ function WeightField({
         });
       }}
       onFault={onFault}
-    />
-  );
-}
-
-function TypedField<T>({
-  id,
-  label,
-  hint,
-  value,
-  placeholder,
-  reads,
-  onRead,
-  onFault,
-}: {
-  id: string;
-  label: string;
-  hint?: string;
-  value: string;
-  placeholder?: string;
-  reads: ReadText<T>;
-  onRead: (value: T) => void;
-  onFault: (field: string, wrong: boolean) => void;
-}) {
-  const [typed, setTyped] = useState(value);
-  const [wrong, setWrong] = useState('');
-  return (
-    <TextField
-      id={`shop-${id}`}
-      label={label}
-      value={typed}
-      placeholder={placeholder}
-      autoComplete="off"
-      error={wrong !== ''}
-      helperText={wrong || hint}
-      slotProps={{ htmlInput: { maxLength: 20 }, inputLabel: { shrink: true } }}
-      onChange={({ target }) => {
-        setTyped(target.value);
-        const answer = reads(target.value);
-        setWrong(answer.ok ? '' : answer.message);
-        onFault(id, !answer.ok);
-        if (answer.ok) onRead(answer.value);
-      }}
     />
   );
 }

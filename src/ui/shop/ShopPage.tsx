@@ -9,6 +9,7 @@ import type { ShopUnits } from '@/core/units';
 import { Choice, type ChoiceOption } from '../fields/Choice';
 import { PageHead } from '../frame/PageHead';
 import { post } from '../job/post';
+import { BenchSettings } from './BenchSettings';
 import { KitSettings } from './KitSettings';
 import { shopWords as w } from '../words';
 
@@ -24,13 +25,25 @@ export function ShopPage({ shop }: { shop: Shop }) {
     setDraft({ ...draft, ...part });
     setSaid(null);
   };
+  const onFault = (field: string, wrong: boolean) =>
+    setWrongFields((now) => [...now.filter((other) => other !== field), ...(wrong ? [field] : [])]);
   const save = async () => {
     const names = namesIn(people);
     const found = faultsOf(draft, names);
     setFaults(found);
     if (Object.keys(found).length > 0) return;
     if (wrongFields.length > 0) return setSaid({ text: w.seeMarked, wrong: true });
-    const answer = await post<Shop>('/api/v1/shop', { ...draft, people: names }, 'PUT');
+    const answer = await post<Shop>(
+      '/api/v1/shop',
+      {
+        ...draft,
+        people: names,
+        hours: Object.fromEntries(
+          Object.entries(draft.hours).filter(([name]) => names.includes(name)),
+        ),
+      },
+      'PUT',
+    );
     setSaid({ text: answer.ok ? w.saved : answer.message, wrong: !answer.ok });
     if (answer.ok) router.refresh();
   };
@@ -65,6 +78,10 @@ export function ShopPage({ shop }: { shop: Shop }) {
             ·{' '}
             <Link href="/shop/parts" prefetch={false}>
               {w.parts}
+            </Link>{' '}
+            ·{' '}
+            <Link href="/shop/steps" prefetch={false}>
+              {w.steps}
             </Link>
           </p>
           <section className="block questions">
@@ -92,25 +109,8 @@ export function ShopPage({ shop }: { shop: Shop }) {
             <UnitChoice {...shared} unit="speed" label={w.speed} options={w.speeds} />
             <UnitChoice {...shared} unit="distance" label={w.distance} options={w.distances} />
           </section>
-          <section className="block questions">
-            <h3>{w.schools}</h3>
-            <Choice
-              label={w.loop}
-              value={draft.loopCounts ? 'yes' : 'no'}
-              options={w.loops}
-              onChange={(value) => change({ loopCounts: value === 'yes' })}
-            />
-          </section>
-          <KitSettings
-            shop={draft}
-            change={change}
-            onFault={(field, wrong) =>
-              setWrongFields((now) => [
-                ...now.filter((other) => other !== field),
-                ...(wrong ? [field] : []),
-              ])
-            }
-          />
+          <BenchSettings shop={draft} people={namesIn(people)} change={change} onFault={onFault} />
+          <KitSettings shop={draft} change={change} onFault={onFault} />
           <div className="actions">
             <Button type="submit" variant="contained">
               {w.save}

@@ -6,8 +6,10 @@ import { Brand } from '../frame/Brand';
 import { useShell } from '../frame/Shell';
 import { TopTools } from '../frame/TopTools';
 import { longDay, plainDay } from '../fields/dates';
-import { frame, orderWords, today as w } from '../words';
-import { DayPlan } from './DayPlan';
+import { calendarWords, frame, orderWords, today as w } from '../words';
+import { DayChart } from '../calendar/DayChart';
+import { PlanState, remedyWords } from '../calendar/PlanState';
+import { useCalendar, type Calendar } from '../calendar/useCalendar';
 import { TicketList } from './TicketList';
 
 const clock = (minutes: number) =>
@@ -16,8 +18,11 @@ const clock = (minutes: number) =>
 /** The home: what to do next, the bench's day, what comes in, who comes back. */
 export function TodayPage({ view }: { view: TodayView }) {
   const { open } = useShell();
-  const press = view.visits.filter((visit) => visit.station === 'press');
-  const bows = new Set(view.visits.map((visit) => visit.jobId)).size;
+  const calendar = useCalendar(view.calendar);
+  const visits = calendar.plan.visits.filter((visit) => visit.from < 1440);
+  const press = visits.filter((visit) => visit.station === 'press');
+  const bows = new Set(visits.map((visit) => visit.jobId)).size;
+  const isOpen = view.minutesNow >= view.opens && view.minutesNow <= view.closes;
   const late = view.tickets.filter((ticket) => ticket.late);
   return (
     <div className="today">
@@ -42,11 +47,33 @@ export function TodayPage({ view }: { view: TodayView }) {
         <div className="head">
           <h2>{w.bench}</h2>
           <span className="spread">
-            {late.length === 0 ? w.nothingLate : `${w.late}: ${late.length}`}
-            {bows > 0 && ` · ${w.visits(press.length, bows)}`}
+            {bows > 0 && `${w.visits(press.length, bows)} · `}
+            <Link href="/calendar" prefetch={false}>
+              {calendarWords.link}
+            </Link>
           </span>
         </div>
-        <DayPlan view={view} />
+        <PlanState calendar={calendar} />
+        {calendar.trouble && (
+          <p className="note" data-kind="stop" role="alert">
+            {calendar.trouble}
+          </p>
+        )}
+        <DayChart
+          visits={visits}
+          stations={calendar.view.input.stations}
+          opens={view.opens}
+          closes={view.closes}
+          now={isOpen ? view.minutesNow : null}
+          onPut={(visit, from) => void calendar.put(visit.jobId, visit.visitId, from)}
+        />
+        {visits.length === 0 ? (
+          <p className="soft">
+            {view.closedFor ? calendarWords.closed(view.closedFor) : w.nothingPlanned}
+          </p>
+        ) : (
+          !isOpen && <p className="soft">{w.closed}</p>
+        )}
         <div className="split day-lists">
           <section>
             <h3 className="block-title">
@@ -86,10 +113,23 @@ export function TodayPage({ view }: { view: TodayView }) {
           {late.map((ticket) => (
             <span key={ticket.jobId}>
               <Link href={`/jobs/${ticket.jobId}`}>{ticket.name}</Link> {ticket.late}
+              <CheapestWay calendar={calendar} jobId={ticket.jobId} />
             </span>
           ))}
         </footer>
       )}
     </div>
   );
+}
+
+/** The cheapest way to have a bow in time, once the plan stands. */
+function CheapestWay({
+  calendar: { remedies, view },
+  jobId,
+}: {
+  calendar: Calendar;
+  jobId: string;
+}) {
+  const [first] = remedies.find((other) => other.jobId === jobId)?.remedies ?? [];
+  return first ? <span className="soft"> · {remedyWords(first, view.firstDay)}</span> : null;
 }

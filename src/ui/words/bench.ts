@@ -33,6 +33,38 @@ export const bench = {
   wanted: 'wanted',
   ahead: (n: number, minutes: number, names: readonly string[], more: boolean) =>
     `Changed now, ${n === 1 ? 'this one is' : `these ${n} are`} to be done again, about ${minutes} minutes: ${names.join(', ')}${more ? ' …' : '.'}`,
+  clock: (seconds: number) =>
+    `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`,
+  clockLabel: 'Time on this step',
+  screws: 'Screws',
+  school: 'How it is done here, for this job',
+  views: {
+    rest: 'from the side, at rest',
+    drawn: 'from the side, at full draw',
+    behind: 'from behind',
+    above: 'from above',
+    cam: 'at the cam',
+    bolt: 'at the bolt',
+    knot: 'at the string',
+    housing: 'at the sight',
+    scale: 'on the scale',
+    paper: 'on the paper',
+    gate: 'through the chronograph',
+    target: 'on the target',
+  },
+  why: {
+    opens: (step: string, n: number, then: string) =>
+      n === 1 ? `“${then}” waits for “${step}”` : `“${then}” and ${n - 1} more wait for “${step}”`,
+    again: (step: string, after: string) => `again, since “${step}” comes only after “${after}”`,
+    last: 'nothing waits for it',
+  },
+  readyFirst: 'Ready before:',
+  partsReady: 'at hand:',
+  chainTitle: 'To do again, and why',
+  chainMinutes: (n: number, minutes: number) =>
+    `${n === 1 ? 'One value' : `${n} values`}, about ${minutes} minutes. Until then the sheet is not to be handed over.`,
+  chainOpen: 'why',
+  taken: (when: string, who: string) => `taken ${when}, ${who}`,
   measure: (name: string) => `Measure ${name.toLowerCase()} again`,
   because: {
     route:

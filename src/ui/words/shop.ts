@@ -40,7 +40,26 @@ export const shopWords = {
     { id: 'm', name: 'metres' },
     { id: 'yd', name: 'yards' },
   ],
-  schools: 'School',
+  schools: 'Schools',
+  schoolsHow: 'How it is done here; one job may do it otherwise, at its own step.',
+  stations: 'Stations',
+  hours: 'Working hours',
+  hoursHow:
+    'From and to, as 9–18 or 9:30–17. Empty is a day off. The calendar plans nobody outside them.',
+  hoursWrong: 'Like 9–18 or 9:30–17; empty for a day off.',
+  weekdays: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],
+  closed: 'Closed days',
+  closedHow:
+    'From a calendar file (.ics), as holidays are given out, or one by one. Only whole days close the shop.',
+  closedFile: 'From a calendar file',
+  closedAdd: 'Close this day',
+  closedDay: 'Day',
+  closedName: 'Why',
+  closedTaken: (n: number, other: number) =>
+    `${n === 0 ? 'No new day' : n === 1 ? 'One day' : `${n} days`} taken${other > 0 ? `; ${other} that last only hours left out` : ''}.`,
+  noClosed: 'None.',
+  reopen: 'Open again',
+  steps: 'Steps of the bench',
   loop: 'Arm span and the loop',
   loops: [
     { id: 'no', name: 'span ÷ 2.5' },

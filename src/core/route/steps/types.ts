@@ -51,3 +51,6 @@ export interface StepTemplate {
   /** Added by the shop, not shipped with the app. */
   readonly own?: true;
 }
+
+export const stationName = (id: string): string =>
+  STATIONS.find((station) => station.id === id)?.name ?? id;

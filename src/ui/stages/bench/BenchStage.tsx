@@ -1,19 +1,20 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import { archerCautions } from '@/core/job';
-import { isFinished, STATIONS, type JobStep } from '@/core/route';
+import { fastenText, isFinished, SCHOOLS, stationName, type JobStep } from '@/core/route';
+import { Choice } from '../../fields/Choice';
 import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { rememberPlace } from '../../job/remember';
 import { useStage } from '../../job/useStage';
 import { bench as w } from '../../words';
 import { nextStep } from './next-step';
 import { openValue, StepWork } from './StepWork';
+import { useStepClock } from './useStepClock';
 import { Visits } from './Visits';
-
-const stationName = (id: string) => STATIONS.find((station) => station.id === id)!.name;
 
 /** One step at a time, large, in the order with the fewest changes of station. */
 export function BenchStage() {
@@ -64,6 +65,10 @@ function BenchStep({ step }: { step: JobStep }) {
   const { snapshot, derived } = useJob();
   const { at } = useStage();
   const { template } = step;
+  const jobId = snapshot.job.id;
+  const seconds = useStepClock(jobId, step);
+  // The phone rings, another bow comes: this one is found again at the same step.
+  useEffect(() => rememberPlace(jobId, `bench?step=${step.id}`), [jobId, step.id]);
   const value = openValue(step) ?? step.values.at(-1)!;
   const reasons = step.values
     .filter((v) => v.target)
@@ -78,12 +83,23 @@ function BenchStep({ step }: { step: JobStep }) {
           <span className="soft">
             {template.archer ? w.withArcher : w.alone} · {w.minutes(template.minutes)}
           </span>
+          {seconds !== null && (
+            <span className="step-clock figure" aria-label={w.clockLabel}>
+              {w.clock(seconds)}
+            </span>
+          )}
         </p>
         <h2 className="step-title">{template.title}</h2>
         <p className="step-say">{template.say(derived.context)}</p>
         <p className="step-tool">
           <span className="soft">{w.tool}</span> {template.tool}
+          {template.fasten && (
+            <>
+              <span className="soft tool-screws">{w.screws}</span> {fastenText(template.fasten)}
+            </>
+          )}
         </p>
+        <StepSchool step={step} />
         <StepWork step={step} asked={at('value')} onward={<Onward step={step} />} />
         <Visits current={step.id} />
       </main>
@@ -99,6 +115,28 @@ function BenchStep({ step }: { step: JobStep }) {
         ]}
       />
     </>
+  );
+}
+
+/** The school that decides how this step is done, changed for this job with one tap. */
+function StepSchool({ step: { template } }: { step: JobStep }) {
+  const { derived, snapshot, send } = useJob();
+  const school = SCHOOLS.find(({ name }) => name === template.school);
+  if (!school) return null;
+  return (
+    <div className="step-school">
+      <Choice
+        label={`${school.title}: ${w.school.charAt(0).toLowerCase()}${w.school.slice(1)}`}
+        value={derived.context.schools[school.name]}
+        options={school.choices}
+        onChange={(id) =>
+          void send({
+            name: 'setAnswers',
+            job: { schools: { ...snapshot.job.schools, [school.name]: id } },
+          })
+        }
+      />
+    </div>
   );
 }
 

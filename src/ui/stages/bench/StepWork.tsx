@@ -14,6 +14,7 @@ import {
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
+import { HowDrawing } from '../../drawings/HowDrawing';
 import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
@@ -128,11 +129,21 @@ function ValueEntry({
     return answer;
   };
   const isCheck = kind === 'check';
+  const choices = setupValue(key).choices ?? null;
+  const choose = async (choice: string) => {
+    const answer = await send({
+      name: 'takeReadings',
+      readings: [{ key, entered: '', choice }],
+    });
+    setTrouble(answer?.message ?? '');
+    if (!answer) onTaken();
+  };
   return (
     <div className="split measure value-entry">
       <div>
+        <HowDrawing of={key} left={snapshot.archer.hand === 'left'} />
         <p className="how">{how}.</p>
-        {target && !isCheck && (
+        {target && !isCheck && kind !== 'choice' && (
           <p className="wanted">
             <span className="soft">{w.wanted}</span>{' '}
             <b className="figure">
@@ -144,7 +155,25 @@ function ValueEntry({
         {reading && !value.stale && <Ahead of={key} />}
         {children}
       </div>
-      {isCheck ? (
+      {kind === 'choice' ? (
+        <div className="choice-answers" role="group" aria-label={name}>
+          {choices!.map((choice, i) => (
+            <Button
+              key={choice.id}
+              variant={reading?.choice === choice.id && !value.stale ? 'contained' : 'outlined'}
+              data-measure={i === 0 ? '' : undefined}
+              onClick={() => void choose(choice.id)}
+            >
+              {choice.name}
+            </Button>
+          ))}
+          {trouble && (
+            <p className="field-error" role="alert">
+              {trouble}
+            </p>
+          )}
+        </div>
+      ) : isCheck ? (
         <div>
           <Button
             variant={reading && !value.stale ? 'outlined' : 'contained'}
@@ -163,6 +192,7 @@ function ValueEntry({
       ) : (
         <MeasureField
           label={name}
+          draft={`${snapshot.job.id}.${key}`}
           options={readOptionsFor(key, units, snapshot.bow)!}
           onText={(text) => text !== '' && onTyping()}
           onTake={take}

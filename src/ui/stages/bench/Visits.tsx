@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
-import { STATIONS } from '@/core/route';
+import { slotName } from '@/core/kit';
+import { stationName, type PlanVisit } from '@/core/route';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { bench as w } from '../../words';
@@ -20,9 +21,7 @@ export function Visits({ current }: { current: string | null }) {
       <ol>
         {visits.map((visit, i) => (
           <li key={i} data-here={visit.steps.includes(current ?? '') ? 'yes' : 'no'}>
-            <span className="visit-station">
-              {STATIONS.find((station) => station.id === visit.station)!.name}
-            </span>
+            <span className="visit-station">{stationName(visit.station)}</span>
             <span className="visit-minutes figure">{visit.minutes} min</span>
             <span className="visit-steps">
               {visit.station === 'press' && visit.steps.length > 1 && (
@@ -46,10 +45,42 @@ export function Visits({ current }: { current: string | null }) {
                   </Link>
                 );
               })}
+              <Why visit={visit} title={(id) => title(id).template.title} />
             </span>
           </li>
         ))}
       </ol>
     </section>
+  );
+}
+
+/** Why the visit is made, and what has to be ready before it; the press is told in full. */
+function Why({ visit, title }: { visit: PlanVisit; title: (id: string) => string }) {
+  const { why, ready, parts, station } = visit;
+  const words =
+    why.kind === 'opens'
+      ? w.why.opens(title(why.step), why.then.length, title(why.then[0]!))
+      : why.kind === 'again'
+        ? w.why.again(title(why.step), title(why.after))
+        : w.why.last;
+  return (
+    <span className="visit-why small soft">
+      {words}.
+      {station === 'press' && (ready.length > 0 || parts.length > 0) && (
+        <>
+          {' '}
+          {ready.length > 0 && (
+            <>
+              <b>{w.readyFirst}</b> {ready.map(title).join(', ')}.
+            </>
+          )}{' '}
+          {parts.length > 0 && (
+            <>
+              {w.partsReady} {parts.map((slot) => slotName(slot).toLowerCase()).join(', ')}.
+            </>
+          )}
+        </>
+      )}
+    </span>
   );
 }

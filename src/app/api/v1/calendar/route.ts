@@ -1,0 +1,5 @@
+import { calendarView } from '@/server/calendar';
+import { answer } from '@/server/http';
+
+/** What is to be planned at the bench, and a first plan of it. */
+export const GET = () => answer(() => calendarView());

@@ -1,0 +1,5 @@
+import { putVisit } from '@/server/calendar';
+import { answer, readJson } from '@/server/http';
+
+/** Puts a visit at a time, or lets it go. */
+export const PUT = (request: Request) => answer(async () => putVisit(await readJson(request)));

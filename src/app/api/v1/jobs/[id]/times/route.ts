@@ -1,0 +1,8 @@
+import { answer, readJson } from '@/server/http';
+import { noteStepTime } from '@/server/step-time';
+
+/** How long a step took, by the bench's clock. */
+export const POST = async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
+  const { id } = await params;
+  return answer(async () => noteStepTime(id, await readJson(request)));
+};

@@ -1,0 +1,6 @@
+import { answer, readJson } from '@/server/http';
+import { takeClosedDays } from '@/server/ics';
+
+/** Closed days from an iCalendar file. */
+export const POST = (request: Request) =>
+  answer(async () => takeClosedDays(await readJson(request)));

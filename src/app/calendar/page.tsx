@@ -1,0 +1,10 @@
+import { calendarView } from '@/server/calendar';
+import { loadShop } from '@/server/shop';
+import { CalendarPage } from '@/ui/calendar/CalendarPage';
+
+/** What it shows changes with every job. */
+export const dynamic = 'force-dynamic';
+
+export default function Page() {
+  return <CalendarPage first={calendarView()} shop={loadShop()} />;
+}

@@ -1,0 +1,182 @@
+import { Type } from '@sinclair/typebox';
+import { checker } from '@/contracts/ajv';
+import {
+  calendarInput,
+  clockOfMinute,
+  dayOfMinute,
+  derive,
+  minuteOf,
+  type CalendarView,
+  type JobSnapshot,
+  type ShopTime,
+} from '@/core/job';
+import { seeded } from '@/core/numerics';
+import {
+  clockText,
+  groundOf,
+  planCalendar,
+  stationName,
+  type CalendarInput,
+  type Hindrance,
+} from '@/core/route';
+import { db, type Db } from '@/data/db';
+import { allJobs } from '@/data/jobs';
+import { allPins, dropPin, putPin } from '@/data/pins';
+import { shopSettings } from '@/data/settings';
+import { now, shopDay, shopInstant, shopMinutes } from './clock';
+import { invalid, notFound, Problem } from './problem';
+import { loadSnapshot } from './snapshot';
+
+/** The page's own thread goes on looking; the server only puts everything somewhere. */
+const FIRST_LOOKS = 40;
+export const CALENDAR_SEED = 20;
+
+const shopTime = (timeZone: string, instant: Date | string): ShopTime => ({
+  day: shopDay(timeZone, instant),
+  minutes: shopMinutes(timeZone, instant),
+});
+
+/** Open jobs only: who has their bow has nothing left at the bench. */
+const openJobs = (from: Db): JobSnapshot[] =>
+  allJobs(from)
+    .filter(({ deliveredAt }) => deliveredAt === null)
+    .map(({ id }) => loadSnapshot(id, from)!);
+
+/** The bench from now on: what is to be planned, and a first plan of it. */
+export function calendarView(from: Db = db(), open = openJobs(from)): CalendarView {
+  const { firstDay, input } = inputNow(from, open);
+  return { firstDay, input, plan: planCalendar(input, seeded(CALENDAR_SEED), FIRST_LOOKS) };
+}
+
+function inputNow(from: Db, open: readonly JobSnapshot[]) {
+  const shop = shopSettings(from);
+  const time = (instant: Date | string) => shopTime(shop.timeZone, instant);
+  const here = time(now());
+  const input = calendarInput({
+    shop,
+    now: here,
+    jobs: open.map((snapshot) => ({
+      snapshot,
+      derived: derive(snapshot),
+      appointment: snapshot.job.appointmentAt ? time(snapshot.job.appointmentAt) : null,
+    })),
+    pins: allPins(from).map(({ jobId, stepId, startsAt }) => ({
+      jobId,
+      stepId,
+      at: time(startsAt),
+    })),
+  });
+  return { firstDay: here.day, input, shop };
+}
+
+const PutRequest = Type.Object(
+  {
+    jobId: Type.String({ maxLength: 60 }),
+    visitId: Type.String({ maxLength: 40 }),
+    /** Null lets it go again: the plan puts it where it likes. */
+    at: Type.Union([
+      Type.Null(),
+      Type.Object(
+        {
+          day: Type.String({ format: 'date', pattern: '^20' }),
+          minutes: Type.Integer({ minimum: 0, maximum: 1439 }),
+        },
+        { additionalProperties: false },
+      ),
+    ]),
+    who: Type.String({ minLength: 1, maxLength: 60 }),
+  },
+  { additionalProperties: false },
+);
+const checkPut = checker(PutRequest);
+
+/** Puts a visit at a time, or lets it go. Where it cannot stand, nothing changes and the reason is said. */
+export function putVisit(body: unknown, on: Db = db()): CalendarView {
+  const checked = checkPut(body);
+  if (!checked.ok) throw invalid(checked.errors);
+  const { jobId, visitId, at, who } = checked.value;
+  const run = on.transaction(() => {
+    const { firstDay, input, shop } = inputNow(on, openJobs(on));
+    const job = input.jobs.find(({ id }) => id === jobId);
+    const visit = job?.visits.find(({ id }) => id === visitId);
+    if (!job || !visit) {
+      if (!at) dropPin(on, jobId, visitId);
+      else throw notFound('visit');
+      return;
+    }
+    if (at === null) return void dropPin(on, jobId, visitId);
+    const minute = minuteOf(firstDay, at);
+    const tried = withPin(input, jobId, visitId, minute);
+    const why = hindrance(tried, jobId, visitId);
+    if (why)
+      throw new Problem(422, `visit-${why.kind}`, 'It cannot stand there', {
+        detail: say(why, firstDay, visit.station),
+        errors: [{ pointer: '/at', detail: say(why, firstDay, visit.station) }],
+      });
+    putPin(on, {
+      jobId,
+      stepId: visitId,
+      startsAt: shopInstant(shop.timeZone, at.day, at.minutes),
+      who,
+    });
+  });
+  run.immediate();
+  return calendarView(on);
+}
+
+const withPin = (
+  input: CalendarInput,
+  jobId: string,
+  visitId: string,
+  pinnedAt: number | null,
+): CalendarInput => ({
+  ...input,
+  jobs: input.jobs.map((job) =>
+    job.id === jobId
+      ? {
+          ...job,
+          visits: job.visits.map((visit) =>
+            visit.id === visitId ? { ...visit, pinnedAt } : visit,
+          ),
+        }
+      : job,
+  ),
+});
+
+interface Why {
+  readonly kind: Hindrance;
+  /** Earliest time it could be, where that is what is wrong. */
+  readonly earliest: number | null;
+}
+
+/** What keeps a visit from standing where it was put, by itself and with what others put. */
+function hindrance(input: CalendarInput, jobId: string, visitId: string): Why | null {
+  const mine = (entry: { jobId: string; visitId: string }) =>
+    entry.jobId === jobId && entry.visitId === visitId;
+  const alone = { ...input, jobs: input.jobs.filter(({ id }) => id === jobId) };
+  const free = planCalendar(withPin(alone, jobId, visitId, null), seeded(1), 1);
+  const earliest = free.visits.find(mine)?.from ?? null;
+  const refused = groundOf(input).refused.find(mine);
+  if (refused) return { kind: refused.why, earliest };
+  const late = planCalendar(alone, seeded(1), 1).unplaced.find(mine);
+  return late ? { kind: late.why, earliest } : null;
+}
+
+function say({ kind, earliest }: Why, firstDay: string, station: string): string {
+  const from =
+    earliest === null
+      ? ''
+      : ` Earliest: ${dayOfMinute(firstDay, earliest)} ${clockText(clockOfMinute(earliest))}.`;
+  switch (kind) {
+    case 'stationTaken':
+      return `The ${stationName(station).toLowerCase()} is taken then by another visit that was put there.`;
+    case 'nobodyFree':
+      return 'Nobody works then, or everybody is at something that was put there.';
+    case 'tooEarly':
+      return `The work before it is not done by then, its part not there, or the time is past.${from}`;
+    case 'tooLong':
+      return 'It is longer than anybody works in one go.';
+    case 'noHours':
+      return 'Nobody works for as far as the plan looks. Set working hours in the shop’s settings.';
+  }
+}

@@ -1,0 +1,144 @@
+import ICAL from 'ical.js';
+import type { ClosedDay } from '@/core/job';
+import { addDays } from '@/core/units';
+import { db, type Db } from '@/data/db';
+import { allJobs, archerById } from '@/data/jobs';
+import { shopSettings, saveShopSettings } from '@/data/settings';
+import { bowById } from '@/data/stock';
+import { bowName } from '@/core/bow';
+import { now, shopDay } from './clock';
+import { invalid, Problem } from './problem';
+import { checker } from '@/contracts/ajv';
+import { Type } from '@sinclair/typebox';
+
+/** How long an archer is expected to stay. Shop rule. */
+const APPOINTMENT_MIN = 60;
+/** Days further off than this are somebody else's calendar. */
+const MOST_DAYS_AHEAD = 800;
+const MOST_CLOSED = 400;
+
+const utc = (instant: Date) => ICAL.Time.fromJSDate(instant, true);
+
+/**
+ * The appointments still to come as an iCalendar file (RFC 5545), times in UTC, so that a change of
+ * the clocks moves nothing.
+ *
+ * @param jobId only this job's, to be sent to its archer.
+ */
+export function appointmentsFile(jobId: string | null, from: Db = db()): string {
+  const shop = shopSettings(from);
+  const calendar = new ICAL.Component(['vcalendar', [], []]);
+  calendar.addPropertyWithValue('version', '2.0');
+  calendar.addPropertyWithValue('prodid', '-//Waffenrad//Appointments//EN');
+  for (const job of allJobs(from)) {
+    if (!job.appointmentAt || job.deliveredAt || (jobId !== null && job.id !== jobId)) continue;
+    const start = new Date(job.appointmentAt);
+    if (start < now()) continue;
+    const archer = archerById(from, job.archerId)!;
+    const bow = job.bowId ? bowById(from, job.bowId) : null;
+    const event = new ICAL.Component('vevent');
+    const about = bow ? bowName(bow) : 'first fit';
+    event.addPropertyWithValue('uid', `job-${job.id}@waffenrad`);
+    event.addPropertyWithValue('dtstamp', utc(now()));
+    event.addPropertyWithValue('dtstart', utc(start));
+    event.addPropertyWithValue('dtend', utc(new Date(start.getTime() + APPOINTMENT_MIN * 60_000)));
+    event.addPropertyWithValue(
+      'summary',
+      jobId === null ? `${archer.name}: ${about}` : `${shop.name}: ${about}`,
+    );
+    if (shop.address) event.addPropertyWithValue('location', `${shop.name}, ${shop.address}`);
+    calendar.addSubcomponent(event);
+  }
+  return `${calendar.toString()}\r\n`;
+}
+
+export interface ClosedFound {
+  readonly days: readonly ClosedDay[];
+  /** Events that are not whole days; nobody closes for an hour. */
+  readonly notWholeDays: number;
+}
+
+const refuse = (detail: string) =>
+  new Problem(422, 'no-calendar', 'This file cannot be read', {
+    detail,
+    errors: [{ pointer: '/text', detail }],
+  });
+
+/**
+ * Whole days named in an iCalendar file, from today on, repeated ones spelt out; at most as many as
+ * the shop can keep.
+ */
+export function closedDaysIn(text: string, today: string): ClosedFound {
+  let root: InstanceType<typeof ICAL.Component>;
+  try {
+    root = new ICAL.Component(ICAL.parse(text) as never);
+  } catch {
+    throw refuse('It is no iCalendar file: it should begin with BEGIN:VCALENDAR.');
+  }
+  const last = addDays(today, MOST_DAYS_AHEAD);
+  const days = new Map<string, string>();
+  let notWholeDays = 0;
+  for (const component of root.getAllSubcomponents('vevent')) {
+    const event = new ICAL.Event(component);
+    if (!event.startDate) throw refuse('An event in it has no beginning (DTSTART).');
+    if (!event.startDate.isDate) {
+      notWholeDays++;
+      continue;
+    }
+    const length = Math.max(1, Math.round(event.duration.toSeconds() / 86_400));
+    const name = (event.summary ?? '').trim().slice(0, 80) || 'closed';
+    for (const first of beginnings(event, last))
+      for (let i = 0; i < length; i++) {
+        const day = addDays(first, i);
+        if (day >= today && day <= last && !days.has(day)) days.set(day, name);
+      }
+  }
+  if (days.size === 0)
+    throw refuse(
+      notWholeDays > 0
+        ? 'Only events of whole days close the shop; there is none from today on.'
+        : 'There is no event in it from today on.',
+    );
+  return {
+    days: [...days]
+      .map(([day, name]) => ({ day, name }))
+      .sort((a, b) => a.day.localeCompare(b.day))
+      .slice(0, MOST_CLOSED),
+    notWholeDays,
+  };
+}
+
+function beginnings(event: InstanceType<typeof ICAL.Event>, last: string): string[] {
+  const dayOf = (time: { toString(): string }) => time.toString().slice(0, 10);
+  if (!event.isRecurring()) return [dayOf(event.startDate)];
+  const found: string[] = [];
+  const repeat = event.iterator();
+  for (let i = 0; i < 5000; i++) {
+    const next = repeat.next();
+    if (!next || dayOf(next) > last) break;
+    found.push(dayOf(next));
+  }
+  return found;
+}
+
+const checkFile = checker(
+  Type.Object({ text: Type.String({ maxLength: 900_000 }) }, { additionalProperties: false }),
+);
+
+/** Takes the whole days of a calendar file as days the shop is closed; those it has keep their name. */
+export function takeClosedDays(body: unknown, on: Db = db()) {
+  const checked = checkFile(body);
+  if (!checked.ok) throw invalid(checked.errors);
+  const run = on.transaction(() => {
+    const shop = shopSettings(on);
+    const { days, notWholeDays } = closedDaysIn(checked.value.text, shopDay(shop.timeZone));
+    const have = new Set(shop.closed.map(({ day }) => day));
+    const added = days.filter(({ day }) => !have.has(day));
+    const closed = [...shop.closed, ...added]
+      .sort((a, b) => a.day.localeCompare(b.day))
+      .slice(0, MOST_CLOSED);
+    saveShopSettings(on, { ...shop, closed });
+    return { closed, added: added.length, notWholeDays };
+  });
+  return run.immediate();
+}

@@ -1,0 +1,230 @@
+'use client';
+import { useState } from 'react';
+import Link from 'next/link';
+import Button from '@mui/material/Button';
+import type { CalendarView, Shop } from '@/core/job';
+import { dayOfMinute } from '@/core/job';
+import { stationName, USUAL_SHIFT, type PlacedVisit } from '@/core/route';
+import { addDays } from '@/core/units';
+import { dayText, plainDay } from '../fields/dates';
+import { PageHead } from '../frame/PageHead';
+import { calendarWords as w, today } from '../words';
+import { clockWords, whenWords } from './clock';
+import { DayChart } from './DayChart';
+import { MovePanel } from './MovePanel';
+import { PlanState, remedyWords } from './PlanState';
+import { useCalendar, type Calendar } from './useCalendar';
+
+const DAY = 1440;
+/** Days to choose from. */
+const SHOWN_DAYS = 10;
+
+/** The bench of the coming days: who does which visit when, and what is late. */
+export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop }) {
+  const calendar = useCalendar(first);
+  const { plan, view } = calendar;
+  const [at, setAt] = useState(0);
+  const [moving, setMoving] = useState<PlacedVisit | null>(null);
+  const ofDay = (day: number) =>
+    plan.visits.filter((visit) => Math.floor(visit.from / DAY) === day);
+  const visits = ofDay(at);
+  const shifts = view.input.people.flatMap((person) =>
+    person.shifts.filter((shift) => Math.floor(shift.from / DAY) === at),
+  );
+  const opens = Math.min(...shifts.map(({ from }) => from - at * DAY), USUAL_SHIFT.to);
+  const closes = Math.max(...shifts.map(({ to }) => to - at * DAY), 0) || USUAL_SHIFT.to;
+  const day = addDays(view.firstDay, at);
+  const closed = shop.closed.find((other) => other.day === day);
+  return (
+    <>
+      <PageHead title={w.title} />
+      <main className="calendar">
+        <nav className="calendar-days" aria-label={w.day}>
+          {Array.from({ length: SHOWN_DAYS }, (_, i) => i).map((i) => (
+            <button
+              key={i}
+              type="button"
+              aria-pressed={i === at}
+              data-closed={
+                shop.closed.some((other) => other.day === addDays(view.firstDay, i)) ? 'yes' : 'no'
+              }
+              onClick={() => setAt(i)}
+            >
+              <b>
+                {i === 0
+                  ? dayText(view.firstDay, view.firstDay)
+                  : plainDay(addDays(view.firstDay, i))}
+              </b>
+              <span className="soft">{ofDay(i).length || '–'}</span>
+            </button>
+          ))}
+        </nav>
+        <PlanState calendar={calendar} />
+        {calendar.trouble && (
+          <p className="note" data-kind="stop" role="alert">
+            {calendar.trouble}
+          </p>
+        )}
+        {closed ? (
+          <p className="empty">{w.closed(closed.name)}</p>
+        ) : (
+          <DayChart
+            visits={visits.map((visit) => ({
+              ...visit,
+              from: visit.from - at * DAY,
+              to: visit.to - at * DAY,
+            }))}
+            stations={view.input.stations}
+            opens={opens}
+            closes={closes}
+            now={at === 0 ? view.input.now : null}
+            onPut={(visit, from) => void calendar.put(visit.jobId, visit.visitId, from + at * DAY)}
+          />
+        )}
+        <p className="soft small">{w.hint}</p>
+        <div className="split calendar-lists">
+          <DayVisits visits={visits} onMove={setMoving} />
+          <div>
+            <LateList calendar={calendar} />
+            <Arrange calendar={calendar} />
+          </div>
+        </div>
+      </main>
+      {moving && <MovePanel visit={moving} calendar={calendar} onClose={() => setMoving(null)} />}
+    </>
+  );
+}
+
+function DayVisits({
+  visits,
+  onMove,
+}: {
+  visits: readonly PlacedVisit[];
+  onMove: (visit: PlacedVisit) => void;
+}) {
+  return (
+    <section>
+      <h3 className="block-title">{w.all}</h3>
+      <ul className="rows calendar-rows">
+        {visits.map((visit) => (
+          <li key={`${visit.jobId} ${visit.visitId}`}>
+            <span className="figure">
+              {clockWords(visit.from)}–{clockWords(visit.to)}
+            </span>
+            <span>
+              <Link href={`/jobs/${visit.jobId}`} prefetch={false}>
+                {visit.name}
+              </Link>{' '}
+              <span className="soft">
+                {stationName(visit.station).toLowerCase()} ·{' '}
+                {visit.archer ? today.withArcher : today.steps(visit.steps)} · {visit.person}
+              </span>{' '}
+              {visit.pinned && (
+                <span className="tag" data-kind="plain">
+                  {w.fixed}
+                </span>
+              )}
+            </span>
+            <Button size="small" variant="outlined" onClick={() => onMove(visit)}>
+              {w.move}
+            </Button>
+          </li>
+        ))}
+        {visits.length === 0 && <li className="soft">{w.noVisits}</li>}
+      </ul>
+    </section>
+  );
+}
+
+/** Who is late by the plan, by how much, and the cheapest ways out. */
+function LateList({ calendar: { plan, remedies, view, part } }: { calendar: Calendar }) {
+  const { late, unplaced } = plan;
+  if (late.length === 0 && unplaced.length === 0) return null;
+  const jobs = new Map(view.input.jobs.map((job) => [job.id, job]));
+  return (
+    <section>
+      {late.length > 0 && (
+        <>
+          <h3 className="block-title">{w.lateTitle}</h3>
+          <ul className="rows late-rows">
+            {late.map(({ jobId, name, endsAt }) => {
+              const ways = remedies.find((other) => other.jobId === jobId)?.remedies ?? [];
+              const due = jobs.get(jobId)!.due!;
+              return (
+                <li key={jobId}>
+                  <span>
+                    <Link href={`/jobs/${jobId}`} prefetch={false}>
+                      {name}
+                    </Link>{' '}
+                    <span className="soft">
+                      {w.lateBy(whenWords(view.firstDay, endsAt))},{' '}
+                      {w.promised(dayText(dayOfMinute(view.firstDay, due - 1), view.firstDay))}
+                    </span>
+                  </span>
+                  <span>
+                    {ways.length === 0 ? (
+                      <span className="soft">{part !== null ? w.noRemedy : ''}</span>
+                    ) : (
+                      <>
+                        <span className="soft">{w.cheapest}</span>{' '}
+                        {ways
+                          .slice(0, 3)
+                          .map((way) => remedyWords(way, view.firstDay))
+                          .join(`; ${w.or} `)}
+                      </>
+                    )}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+        </>
+      )}
+      {unplaced.length > 0 && (
+        <>
+          <h3 className="block-title">{w.cannot}</h3>
+          <ul className="rows late-rows">
+            {unplaced.map(({ jobId, visitId, why }) => (
+              <li key={`${jobId} ${visitId}`}>
+                <Link href={`/jobs/${jobId}`} prefetch={false}>
+                  {jobs.get(jobId)?.name}
+                </Link>
+                <span className="soft">{w.why[why]}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** Visits that need an archer nobody has spoken to yet. */
+function Arrange({ calendar: { plan, view } }: { calendar: Calendar }) {
+  const open = plan.visits.filter((visit) => visit.toArrange);
+  const first = open.filter(
+    (visit, i) => open.findIndex(({ jobId }) => jobId === visit.jobId) === i,
+  );
+  return (
+    <section>
+      <h3 className="block-title">
+        {w.arrange}{' '}
+        <a href="/api/v1/calendar/appointments" download>
+          {w.appointments}
+        </a>
+      </h3>
+      {first.length > 0 && <p className="soft small">{w.arrangeHow}</p>}
+      <ul className="rows late-rows">
+        {first.map((visit) => (
+          <li key={visit.jobId}>
+            <Link href={`/jobs/${visit.jobId}/meet`} prefetch={false}>
+              {visit.name}
+            </Link>
+            <span className="figure">{whenWords(view.firstDay, visit.from)}</span>
+          </li>
+        ))}
+        {first.length === 0 && <li className="soft">{w.noArrange}</li>}
+      </ul>
+    </section>
+  );
+}

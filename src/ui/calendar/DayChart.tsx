@@ -1,0 +1,259 @@
+'use client';
+import { useRef, useState } from 'react';
+import Link from 'next/link';
+import {
+  DndContext,
+  PointerSensor,
+  TouchSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { STATIONS, stationName, type PlacedVisit } from '@/core/route';
+import { useSize } from '../drawings/useSize';
+import { calendarWords as w, today } from '../words';
+import { clockWords } from './clock';
+
+const NAMES_WIDTH = 112;
+const HEAD = 34;
+const ROW = 50;
+/** A visit is dropped on whole quarters of this. */
+const SNAP_MIN = 5;
+/** Hours shown at least. */
+const LEAST_SHOWN = 360;
+
+interface Row {
+  readonly station: string;
+  readonly unit: number;
+  readonly units: number;
+}
+
+/** One row for each thing work is done at: two vices are two rows. */
+const rowsOf = (stations: Readonly<Record<string, number>>): Row[] =>
+  STATIONS.flatMap(({ id }) =>
+    Array.from({ length: stations[id] ?? 1 }, (_, unit) => ({
+      station: id,
+      unit,
+      units: stations[id] ?? 1,
+    })),
+  );
+
+export interface DayChartProps {
+  /** Visits of this day, minutes since its midnight. */
+  readonly visits: readonly PlacedVisit[];
+  readonly stations: Readonly<Record<string, number>>;
+  readonly opens: number;
+  readonly closes: number;
+  /** Null on another day than today. */
+  readonly now: number | null;
+  readonly onPut?: (visit: PlacedVisit, from: number) => void;
+}
+
+/** A day by station on a tape of hours; visits are dragged along it. */
+export function DayChart({ visits, stations, opens, closes, now, onPut }: DayChartProps) {
+  const holder = useRef<HTMLDivElement>(null);
+  const { width } = useSize(holder, { width: 780, height: 400 });
+  const [moving, setMoving] = useState<{ key: string; by: number } | null>(null);
+  const [from, to] = hoursShown({ opens, closes, now, visits });
+  const perMinute = (width - NAMES_WIDTH - 12) / (to - from);
+  const x = (minutes: number) => NAMES_WIDTH + (minutes - from) * perMinute;
+  const rows = rowsOf(stations);
+  const height = HEAD + rows.length * ROW;
+  const hours = Array.from({ length: Math.floor((to - from) / 60) + 1 }, (_, i) => from / 60 + i);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 8 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 220, tolerance: 8 } }),
+  );
+  const minutesBy = (pixels: number) => Math.round(pixels / perMinute / SNAP_MIN) * SNAP_MIN;
+  const drop = ({ active, delta }: DragEndEvent) => {
+    setMoving(null);
+    const visit = visits.find((other) => keyOf(other) === active.id);
+    const by = minutesBy(delta.x);
+    if (visit && by !== 0) onPut?.(visit, visit.from + by);
+  };
+  return (
+    <DndContext
+      id="day-chart"
+      sensors={sensors}
+      onDragMove={({ active, delta }) =>
+        setMoving({ key: String(active.id), by: minutesBy(delta.x) })
+      }
+      onDragEnd={drop}
+      onDragCancel={() => setMoving(null)}
+    >
+      <div
+        className="day-plan"
+        ref={holder}
+        style={{ height }}
+        role="group"
+        aria-label={today.plan}
+      >
+        <svg width={width} height={height} aria-hidden>
+          {hours.map((hour) => (
+            <g key={hour}>
+              <path d={`M${x(hour * 60)} ${HEAD}V${height}`} stroke="var(--rule-soft)" />
+              <text x={x(hour * 60)} y={HEAD - 15} textAnchor="middle" className="svg-figure">
+                {hour}
+              </text>
+              {hour * 60 < to &&
+                [0, 15, 30, 45].map((quarter) => (
+                  <path
+                    key={quarter}
+                    d={`M${x(hour * 60 + quarter)} ${HEAD}v-${quarter === 0 ? 11 : quarter === 30 ? 7 : 4}`}
+                    stroke="var(--ink-soft)"
+                  />
+                ))}
+            </g>
+          ))}
+          {rows.map(({ station, unit, units }, i) => (
+            <g key={`${station}${unit}`}>
+              <path
+                d={`M${unit === 0 ? 0 : NAMES_WIDTH - 24} ${HEAD + i * ROW}H${width}`}
+                stroke={unit === 0 ? 'var(--rule)' : 'var(--rule-soft)'}
+              />
+              {unit === 0 && (
+                <text x={0} y={HEAD + i * ROW + ROW / 2 + 5} className="svg-strong">
+                  {stationName(station)}
+                </text>
+              )}
+              {units > 1 && (
+                <text
+                  x={NAMES_WIDTH - 14}
+                  y={HEAD + i * ROW + ROW / 2 + 5}
+                  textAnchor="end"
+                  className="svg-soft"
+                >
+                  {unit + 1}
+                </text>
+              )}
+            </g>
+          ))}
+        </svg>
+        {visits.map((visit) => {
+          const key = keyOf(visit);
+          const row = rows.findIndex((r) => r.station === visit.station && r.unit === visit.unit);
+          return (
+            <VisitBox
+              key={key}
+              visit={visit}
+              left={x(visit.from)}
+              width={x(visit.to) - x(visit.from) - 2}
+              room={roomAfter(visit, visits, to, x)}
+              top={HEAD + row * ROW + 5}
+              shift={moving?.key === key ? moving.by * perMinute : 0}
+              label={moving?.key === key ? clockWords(visit.from + moving.by) : null}
+              draggable={onPut !== undefined}
+            />
+          );
+        })}
+        {now !== null && now >= from && now <= to && (
+          <svg className="now" width={12} height={height} style={{ left: x(now) - 6 }} aria-hidden>
+            <path d={`M0 ${HEAD - 9}h12l-6 9z`} fill="var(--brick)" />
+            <path d={`M6 ${HEAD}V${height}`} stroke="var(--brick)" strokeWidth={2} />
+          </svg>
+        )}
+      </div>
+    </DndContext>
+  );
+}
+
+const keyOf = ({ jobId, visitId }: PlacedVisit) => `${jobId} ${visitId}`;
+
+/** From this hour on, as long as there is work and at least six hours. */
+function hoursShown({
+  opens,
+  closes,
+  now,
+  visits,
+}: Pick<DayChartProps, 'opens' | 'closes' | 'now' | 'visits'>): [number, number] {
+  const first = Math.min(opens, ...visits.map((visit) => visit.from));
+  const last = Math.max(closes, ...visits.map((visit) => visit.to));
+  const start = now === null ? first : Math.min(now, Math.max(first, last - LEAST_SHOWN));
+  const from = Math.floor(Math.max(Math.min(first, start), start) / 60) * 60;
+  const work = Math.max(0, ...visits.map((visit) => visit.to));
+  const to = now === null ? last : Math.max(from + LEAST_SHOWN, Math.ceil((work + 45) / 60) * 60);
+  return [
+    from,
+    Math.ceil(Math.max(from + LEAST_SHOWN, Math.min(Math.max(last, work), to)) / 60) * 60,
+  ];
+}
+
+/** Pixels from a visit's start to the next one in its row. */
+function roomAfter(
+  visit: PlacedVisit,
+  visits: readonly PlacedVisit[],
+  end: number,
+  x: (minutes: number) => number,
+): number {
+  const next = visits
+    .filter(
+      (other) =>
+        other.station === visit.station && other.unit === visit.unit && other.from > visit.from,
+    )
+    .reduce((least, other) => Math.min(least, other.from), end);
+  return x(next) - x(visit.from);
+}
+
+/** Short visits carry their name beside them where there is room, else their initials. */
+function VisitBox({
+  visit,
+  left,
+  width,
+  room,
+  top,
+  shift,
+  label,
+  draggable,
+}: {
+  visit: PlacedVisit;
+  left: number;
+  width: number;
+  room: number;
+  top: number;
+  shift: number;
+  label: string | null;
+  draggable: boolean;
+}) {
+  const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
+    id: keyOf(visit),
+    disabled: !draggable,
+  });
+  const beside = width < 86 && room - width > 84;
+  const name = visit.name.split(' ').at(-1)!;
+  const about = visit.archer ? today.withArcher : today.steps(visit.steps);
+  const { role: _role, tabIndex: _tab, ...described } = attributes;
+  return (
+    <Link
+      ref={setNodeRef}
+      href={`/jobs/${visit.jobId}`}
+      prefetch={false}
+      className="visit-box"
+      data-press={visit.station === 'press' ? 'yes' : 'no'}
+      data-put={visit.pinned ? 'yes' : 'no'}
+      data-arrange={visit.toArrange ? 'yes' : 'no'}
+      data-dragging={isDragging ? 'yes' : 'no'}
+      title={`${visit.name}, ${clockWords(visit.from)}, ${visit.person}`}
+      style={{
+        left,
+        width: beside ? Math.min(room - 4, width + 96) : width,
+        top,
+        height: ROW - 10,
+        transform: shift === 0 ? undefined : `translateX(${shift}px)`,
+      }}
+      draggable={false}
+      {...(draggable ? { ...described, ...listeners } : {})}
+      aria-label={`${visit.name}, ${clockWords(visit.from)}, ${about}${visit.pinned ? `, ${w.fixed}` : ''}`}
+    >
+      <span className="visit-bar" style={{ width }} />
+      <span
+        className="visit-text"
+        data-inside={beside ? undefined : 'yes'}
+        style={{ marginLeft: beside ? width + 6 : Math.min(8, width / 2 - 5) }}
+      >
+        <b>{label ?? (beside || width > 60 ? name : name.charAt(0))}</b>
+        {(beside || width > 74) && <span>{about}</span>}
+      </span>
+    </Link>
+  );
+}

@@ -1,0 +1,75 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { clockOfMinute, dayOfMinute, minuteOf } from '@/core/job';
+import { stationName, type PlacedVisit } from '@/core/route';
+import { Panel } from '../frame/Panel';
+import { calendarWords as w } from '../words';
+import type { Calendar } from './useCalendar';
+
+const pad = (n: number) => String(n).padStart(2, '0');
+
+/** A visit put at a time by typing it: what dragging does, for keys and for other days. */
+export function MovePanel({
+  visit,
+  calendar: { view, put },
+  onClose,
+}: {
+  visit: PlacedVisit;
+  calendar: Calendar;
+  onClose: () => void;
+}) {
+  const clock = clockOfMinute(visit.from);
+  const [text, setText] = useState(
+    `${dayOfMinute(view.firstDay, visit.from)}T${pad(Math.floor(clock / 60))}:${pad(clock % 60)}`,
+  );
+  const [trouble, setTrouble] = useState('');
+  const done = async (minute: number | null) => {
+    const wrong = await put(visit.jobId, visit.visitId, minute);
+    if (wrong) setTrouble(wrong);
+    else onClose();
+  };
+  const match = /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d)/.exec(text);
+  return (
+    <Panel
+      typing
+      title={w.moveTitle(`${visit.name}, ${stationName(visit.station).toLowerCase()}`)}
+      onClose={onClose}
+    >
+      <form
+        className="stack"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!match) return;
+          const minutes = Number(match[2]) * 60 + Number(match[3]);
+          void done(minuteOf(view.firstDay, { day: match[1]!, minutes }));
+        }}
+      >
+        <TextField
+          id="move-to"
+          type="datetime-local"
+          label={w.moveTo}
+          value={text}
+          error={trouble !== ''}
+          helperText={trouble}
+          slotProps={{ htmlInput: { step: 300 } }}
+          onChange={(event) => {
+            setText(event.target.value);
+            setTrouble('');
+          }}
+        />
+        <div className="actions">
+          <Button type="submit" variant="contained" disabled={!match}>
+            {w.put}
+          </Button>
+          {visit.pinned && (
+            <Button variant="outlined" onClick={() => void done(null)}>
+              {w.letGo}
+            </Button>
+          )}
+        </div>
+      </form>
+    </Panel>
+  );
+}

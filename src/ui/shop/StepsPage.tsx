@@ -1,0 +1,172 @@
+'use client';
+import { useState } from 'react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import Button from '@mui/material/Button';
+import type { Shop } from '@/core/job';
+import {
+  setupValue,
+  STEP_TEMPLATES,
+  stepFaults,
+  stationName,
+  type OwnStep,
+  type ShopSteps,
+  type StepEdit,
+  type StepFault,
+  type StepTimes,
+} from '@/core/route';
+import { PageHead } from '../frame/PageHead';
+import { post } from '../job/post';
+import { stepWords as w } from '../words';
+import { OwnStepPanel, ShippedStepPanel } from './StepPanels';
+
+/** The steps as this shop does them; checked as a whole before anything is saved. */
+export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
+  const router = useRouter();
+  const [steps, setSteps] = useState(shop.steps);
+  const [open, setOpen] = useState<string | 'new' | null>(null);
+  const [said, setSaid] = useState('');
+  const [refused, setRefused] = useState('');
+  const faults = stepFaults(steps);
+  const change = (next: ShopSteps) => {
+    setSteps(next);
+    setSaid('');
+    setRefused('');
+    setOpen(null);
+  };
+  const save = async () => {
+    const answer = await post<Shop>('/api/v1/shop', { ...shop, steps }, 'PUT');
+    setSaid(answer.ok ? w.saved : '');
+    setRefused(answer.ok ? '' : answer.message);
+    if (answer.ok) router.refresh();
+  };
+  const edit = (id: string) => steps.edits.find((entry) => entry.id === id);
+  const shipped = STEP_TEMPLATES.find(({ id }) => id === open);
+  const own = open === 'new' ? null : (steps.own.find(({ id }) => id === open) ?? null);
+  return (
+    <>
+      <PageHead title={w.title} />
+      <main className="shop steps-page">
+        <p className="soft">{w.lead}</p>
+        <div className="actions">
+          <Button variant="contained" disabled={faults.length > 0} onClick={() => void save()}>
+            {w.save}
+          </Button>
+          <Button variant="outlined" onClick={() => setOpen('new')}>
+            {w.newStep}
+          </Button>
+          <Link href="/shop" prefetch={false}>
+            {w.back}
+          </Link>
+          <span role="status" className="soft">
+            {said}
+          </span>
+        </div>
+        <Faults faults={faults} refused={refused} />
+        <ul className="rows step-rows">
+          {steps.own.map((step) => (
+            <Row
+              key={step.id}
+              title={step.title}
+              about={stationName(step.station).toLowerCase()}
+              tag={w.own}
+              minutes={step.minutes}
+              clocked={times[step.id]?.count ?? 0}
+              onOpen={() => setOpen(step.id)}
+            />
+          ))}
+          {STEP_TEMPLATES.map((template) => {
+            const changed = edit(template.id);
+            const values = template.reads.map((key) => setupValue(key).name.toLowerCase());
+            return (
+              <Row
+                key={template.id}
+                title={changed?.title ?? template.title}
+                about={`${stationName(changed?.station ?? template.station).toLowerCase()} · ${w.reads} ${values.join(', ')}`}
+                tag={changed?.off ? w.off : changed ? w.changed : ''}
+                minutes={changed?.minutes ?? template.minutes}
+                clocked={times[template.id]?.count ?? 0}
+                onOpen={() => setOpen(template.id)}
+              />
+            );
+          })}
+        </ul>
+      </main>
+      {shipped && (
+        <ShippedStepPanel
+          template={shipped}
+          edit={edit(shipped.id) ?? { id: shipped.id }}
+          steps={steps}
+          onClose={() => setOpen(null)}
+          onTake={(next) => change({ ...steps, edits: withEdit(steps.edits, next) })}
+        />
+      )}
+      {(open === 'new' || own) && (
+        <OwnStepPanel
+          step={own}
+          steps={steps}
+          onClose={() => setOpen(null)}
+          onTake={(next) => change({ ...steps, own: withOwn(steps.own, own?.id ?? null, next) })}
+        />
+      )}
+    </>
+  );
+}
+
+/** An edit that changes nothing is none. */
+function withEdit(edits: readonly StepEdit[], next: StepEdit): StepEdit[] {
+  const rest = edits.filter(({ id }) => id !== next.id);
+  return Object.keys(next).length > 1 ? [...rest, next] : rest;
+}
+
+function withOwn(own: readonly OwnStep[], was: string | null, next: OwnStep | null): OwnStep[] {
+  const rest = own.filter(({ id }) => id !== was);
+  return next ? [...rest, next] : rest;
+}
+
+function Faults({ faults, refused }: { faults: readonly StepFault[]; refused: string }) {
+  const all = [...faults.map(({ message }) => message), ...(refused ? [refused] : [])];
+  if (all.length === 0) return null;
+  return (
+    <ul className="note step-faults" data-kind="stop" role="alert">
+      {all.map((message) => (
+        <li key={message}>{message}</li>
+      ))}
+    </ul>
+  );
+}
+
+function Row({
+  title,
+  about,
+  tag,
+  minutes,
+  clocked,
+  onOpen,
+}: {
+  title: string;
+  about: string;
+  tag: string;
+  minutes: number;
+  clocked: number;
+  onOpen: () => void;
+}) {
+  return (
+    <li>
+      <button type="button" className="plain-button step-open" onClick={onOpen}>
+        {title}
+      </button>
+      <span className="soft">{about}</span>
+      <span>
+        {tag && (
+          <span className="tag" data-kind={tag === w.off ? 'out' : 'plain'}>
+            {tag}
+          </span>
+        )}
+      </span>
+      <span className="figure">
+        {minutes} min {clocked > 0 && <span className="small soft">{w.learned(clocked)}</span>}
+      </span>
+    </li>
+  );
+}
