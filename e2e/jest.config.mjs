@@ -8,6 +8,6 @@ export default {
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/var'],
   testEnvironment: 'node',
   testMatch: ['<rootDir>/e2e/**/*.test.ts'],
-  testTimeout: 120_000,
+  testTimeout: 420_000,
   maxWorkers: 1,
 };

@@ -8,6 +8,8 @@ import type { TestShop } from './shop';
 /** Readings without a target of their own: what a tape and the archer's eye would say. */
 const FREE: Partial<Record<SetupKey, string>> = {
   sightBase: '2',
+  housingHeight: '6 mm',
+  housingWindage: '0 mm',
   peepTrueHeight: '118 mm',
   peepToPin: '29 1/2',
 };
@@ -15,6 +17,8 @@ const FREE: Partial<Record<SetupKey, string>> = {
 /** A whole job, from the name to the sheet. The same for fingers and for the keyboard. */
 export class Journey {
   jobId = '';
+  /** Stations worked at on the bench, one for each value taken. */
+  readonly worked: string[] = [];
   constructor(
     private readonly shop: TestShop,
     private readonly page: Page,
@@ -137,7 +141,7 @@ export class Journey {
   async bench(): Promise<void> {
     const { page, hands } = this;
     await hands.stage(5);
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 90; i++) {
       if ((await pageText(page, '.work')).includes('The bench is done')) break;
       const title = await page.$eval('.step-title', (node) => node.textContent!);
       const step = (await this.derived()).plan.steps.find((s) => s.template.title === title)!;
@@ -155,9 +159,15 @@ export class Journey {
         );
         if (page.url().includes('/lane')) break;
       } else if (setupValue(value.key).kind === 'check') {
+        this.worked.push(step.template.station);
         await hands.press('.tick');
         await this.taken(value.key);
+      } else if (setupValue(value.key).kind === 'choice') {
+        this.worked.push(step.template.station);
+        await hands.press('.choice-answers button:first-of-type');
+        await this.taken(value.key);
       } else {
+        this.worked.push(step.template.station);
         await hands.number(setupValue(value.key).name, await this.valueFor(value.key));
         await this.taken(value.key);
       }
@@ -172,6 +182,15 @@ export class Journey {
     await settled(this.page);
     const { readings } = await this.snapshot();
     expect(readings.map((reading) => reading.key)).toContain(key);
+  }
+
+  /** The tape, or the pins: what the sight brings along after the first distance. */
+  async sight(): Promise<void> {
+    const { page, hands } = this;
+    await hands.press('.parts a[href*="part=sight"]');
+    await hands.press('.tick');
+    await settled(page);
+    await reads(page, 'all in', '.rail a:nth-child(6)');
   }
 
   async handOver(): Promise<void> {

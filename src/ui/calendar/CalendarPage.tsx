@@ -74,7 +74,6 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
               from: visit.from - at * DAY,
               to: visit.to - at * DAY,
             }))}
-            stations={view.input.stations}
             opens={opens}
             closes={closes}
             now={at === 0 ? view.input.now : null}
@@ -125,7 +124,12 @@ function DayVisits({
                 </span>
               )}
             </span>
-            <Button size="small" variant="outlined" onClick={() => onMove(visit)}>
+            <Button
+              size="small"
+              variant="text"
+              aria-label={`${w.move}: ${visit.name}, ${clockWords(visit.from)}`}
+              onClick={() => onMove(visit)}
+            >
               {w.move}
             </Button>
           </li>

@@ -17,7 +17,7 @@ import { clockWords } from './clock';
 
 const NAMES_WIDTH = 112;
 const HEAD = 34;
-const ROW = 50;
+const ROW = 54;
 /** A visit is dropped on whole quarters of this. */
 const SNAP_MIN = 5;
 /** Hours shown at least. */
@@ -29,20 +29,17 @@ interface Row {
   readonly units: number;
 }
 
-/** One row for each thing work is done at: two vices are two rows. */
-const rowsOf = (stations: Readonly<Record<string, number>>): Row[] =>
-  STATIONS.flatMap(({ id }) =>
-    Array.from({ length: stations[id] ?? 1 }, (_, unit) => ({
-      station: id,
-      unit,
-      units: stations[id] ?? 1,
-    })),
-  );
+/** One row for each thing work is done at that day; a second vice nobody needs has none. */
+const rowsOf = (visits: readonly PlacedVisit[]): Row[] =>
+  STATIONS.flatMap(({ id }) => {
+    const used = visits.filter(({ station }) => station === id).map(({ unit }) => unit);
+    const units = Math.max(0, ...used) + 1;
+    return Array.from({ length: units }, (_, unit) => ({ station: id, unit, units }));
+  });
 
 export interface DayChartProps {
   /** Visits of this day, minutes since its midnight. */
   readonly visits: readonly PlacedVisit[];
-  readonly stations: Readonly<Record<string, number>>;
   readonly opens: number;
   readonly closes: number;
   /** Null on another day than today. */
@@ -51,14 +48,14 @@ export interface DayChartProps {
 }
 
 /** A day by station on a tape of hours; visits are dragged along it. */
-export function DayChart({ visits, stations, opens, closes, now, onPut }: DayChartProps) {
+export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
   const holder = useRef<HTMLDivElement>(null);
   const { width } = useSize(holder, { width: 780, height: 400 });
   const [moving, setMoving] = useState<{ key: string; by: number } | null>(null);
   const [from, to] = hoursShown({ opens, closes, now, visits });
   const perMinute = (width - NAMES_WIDTH - 12) / (to - from);
   const x = (minutes: number) => NAMES_WIDTH + (minutes - from) * perMinute;
-  const rows = rowsOf(stations);
+  const rows = rowsOf(visits);
   const height = HEAD + rows.length * ROW;
   const hours = Array.from({ length: Math.floor((to - from) / 60) + 1 }, (_, i) => from / 60 + i);
   const sensors = useSensors(
@@ -68,6 +65,7 @@ export function DayChart({ visits, stations, opens, closes, now, onPut }: DayCha
   const minutesBy = (pixels: number) => Math.round(pixels / perMinute / SNAP_MIN) * SNAP_MIN;
   const drop = ({ active, delta }: DragEndEvent) => {
     setMoving(null);
+    swallowClick();
     const visit = visits.find((other) => keyOf(other) === active.id);
     const by = minutesBy(delta.x);
     if (visit && by !== 0) onPut?.(visit, visit.from + by);
@@ -156,6 +154,13 @@ export function DayChart({ visits, stations, opens, closes, now, onPut }: DayCha
       </div>
     </DndContext>
   );
+}
+
+/** Letting go over a link is no tap on it. */
+function swallowClick() {
+  const swallow = (event: MouseEvent) => event.preventDefault();
+  window.addEventListener('click', swallow, { capture: true, once: true });
+  setTimeout(() => window.removeEventListener('click', swallow, { capture: true }), 80);
 }
 
 const keyOf = ({ jobId, visitId }: PlacedVisit) => `${jobId} ${visitId}`;

@@ -36,6 +36,7 @@ export function BenchSettings(props: Props) {
           <Choice
             key={name}
             label={title}
+            wide={choices.length > 3}
             value={shop.schools[name]}
             options={choices}
             onChange={(id) => change({ schools: { ...shop.schools, [name]: id } })}

@@ -61,7 +61,6 @@ export function TodayPage({ view }: { view: TodayView }) {
         )}
         <DayChart
           visits={visits}
-          stations={calendar.view.input.stations}
           opens={view.opens}
           closes={view.closes}
           now={isOpen ? view.minutesNow : null}

@@ -56,7 +56,7 @@ export const bench = {
     opens: (step: string, n: number, then: string) =>
       n === 1 ? `“${then}” waits for “${step}”` : `“${then}” and ${n - 1} more wait for “${step}”`,
     again: (step: string, after: string) => `again, since “${step}” comes only after “${after}”`,
-    last: 'nothing waits for it',
+    last: 'nothing else waits for it',
   },
   readyFirst: 'Ready before:',
   partsReady: 'at hand:',

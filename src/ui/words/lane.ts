@@ -4,6 +4,9 @@ export const lane = {
   speed: 'Speed',
   first: 'First distance',
   marks: 'Marks',
+  sight: 'Sight',
+  sightDone: 'set',
+  noSightSteps: 'This sight brings nothing along to be done after the first distance.',
   none: 'open',
   countMarks: (n: number) => `${n} distances`,
   noBow: 'The lane starts with a bow. Choose one first.',
@@ -67,6 +70,8 @@ export const lane = {
   cordDone: 'done',
   noCord: 'This rest has no cord to see to after paper.',
   because: {
+    sight:
+      'After the first distance, since speed, peep and sight radius have to be final: whatever changes them asks for this again.',
     cord: 'A cord stretches and a knot settles with the first shots; it is ended only when paper is done.',
     tear: 'The tear is the nock’s hole from the point’s hole, seen from the archer. Under 6 mm is good enough to go on.',
     model:

@@ -141,16 +141,20 @@ function ValueEntry({
   return (
     <div className="split measure value-entry">
       <div>
-        <HowDrawing of={key} left={snapshot.archer.hand === 'left'} />
-        <p className="how">{how}.</p>
-        {target && !isCheck && kind !== 'choice' && (
-          <p className="wanted">
-            <span className="soft">{w.wanted}</span>{' '}
-            <b className="figure">
-              <WithFractions text={targetText(key, target, units)} />
-            </b>
-          </p>
-        )}
+        <div className="how-top">
+          <HowDrawing of={key} left={snapshot.archer.hand === 'left'} />
+          <div>
+            <p className="how">{how}.</p>
+            {target && !isCheck && kind !== 'choice' && (
+              <p className="wanted">
+                <span className="soft">{w.wanted}</span>{' '}
+                <b className="figure">
+                  <WithFractions text={targetText(key, target, units)} />
+                </b>
+              </p>
+            )}
+          </div>
+        </div>
         {reading && <Before value={value} />}
         {reading && !value.stale && <Ahead of={key} />}
         {children}

@@ -7,6 +7,7 @@ import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
 import { lane as w } from '../../words';
 import { useCordStep } from './CordAgain';
+import { useSightSteps } from './SightSet';
 
 /** The parts of the lane with what each has brought. */
 export function LaneParts({ current }: { current: string }) {
@@ -18,6 +19,7 @@ export function LaneParts({ current }: { current: string }) {
   const first = latest(derived.history, 'firstMark')?.si ?? null;
   const { answer } = jobMarks(derived, markDistances(snapshot.job.furthestM, units.distance));
   const cord = useCordStep();
+  const sight = useSightSteps();
   const count = answer.ok ? answer.marks.length : null;
   const part = (id: string, name: string, value: string | null) => ({
     id,
@@ -27,6 +29,7 @@ export function LaneParts({ current }: { current: string }) {
   });
   return (
     <Parts
+      many={sight.length > 0 && cord !== null}
       current={current}
       parts={[
         part(
@@ -41,6 +44,9 @@ export function LaneParts({ current }: { current: string }) {
           w.first,
           first === null ? null : write(first, 'distance', units, { decimals: 0 }),
         ),
+        ...(sight.length > 0
+          ? [part('sight', w.sight, sight.every(isFinished) ? w.sightDone : null)]
+          : []),
         part('marks', w.marks, count === null ? null : w.countMarks(count)),
       ]}
     />

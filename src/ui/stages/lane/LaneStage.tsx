@@ -8,6 +8,7 @@ import { CordAgain } from './CordAgain';
 import { FirstDistance } from './FirstDistance';
 import { Marks } from './Marks';
 import { Paper } from './Paper';
+import { SIGHT_STEPS, SightSet } from './SightSet';
 import { Speed } from './Speed';
 
 const PART_OF_STEP: Readonly<Record<string, string>> = {
@@ -16,6 +17,7 @@ const PART_OF_STEP: Readonly<Record<string, string>> = {
   cordAgain: 'cord',
   speed: 'speed',
   firstMark: 'first',
+  ...Object.fromEntries(SIGHT_STEPS.map((id) => [id, 'sight'])),
 };
 
 /** Paper, chronograph, first distance, marks. */
@@ -29,5 +31,6 @@ export function LaneStage() {
   if (part === 'cord') return <CordAgain />;
   if (part === 'speed') return <Speed />;
   if (part === 'first') return <FirstDistance />;
+  if (part === 'sight') return <SightSet />;
   return <Marks />;
 }

@@ -1,0 +1,60 @@
+'use client';
+import Link from 'next/link';
+import { isFinished, type JobStep } from '@/core/route';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { useStage } from '../../job/useStage';
+import { bench, lane as w } from '../../words';
+import { LaneParts } from './LaneParts';
+import { LaneStep } from './LaneStep';
+
+/** What is done at the sight once the first distance is settled. */
+export const SIGHT_STEPS: readonly string[] = ['thirdAxisShot', 'pins', 'tape'];
+
+/** The steps this job's sight brings along after the first distance. */
+export function useSightSteps(): readonly JobStep[] {
+  return useJob().derived.plan.steps.filter(({ id }) => SIGHT_STEPS.includes(id));
+}
+
+/** The sight for good: third axis shot in, pins set, tape stuck on. */
+export function SightSet() {
+  const steps = useSightSteps();
+  const { at, href } = useStage();
+  const step =
+    steps.find(({ id }) => id === at('step')) ??
+    steps.find((entry) => !isFinished(entry)) ??
+    steps.at(-1);
+  return (
+    <>
+      <main className="work">
+        <LaneParts current="sight" />
+        {steps.length > 1 && (
+          <ul className="value-tabs">
+            {steps.map((entry) => (
+              <li key={entry.id}>
+                <Link
+                  className="plain-button"
+                  href={href('lane', { part: 'sight', step: entry.id })}
+                  scroll={false}
+                  aria-current={entry.id === step?.id ? 'step' : undefined}
+                >
+                  {entry.template.title}{' '}
+                  {isFinished(entry) && <span className="soft">{bench.states.done}</span>}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        )}
+        {step ? (
+          <LaneStep key={step.id} step={step} nextPart="marks" nextName={w.marks} />
+        ) : (
+          <p className="note">{w.noSightSteps}</p>
+        )}
+      </main>
+      <Margin
+        because={[w.because.sight]}
+        watch={(step?.template.watch ?? []).map((text) => ({ id: text, text }))}
+      />
+    </>
+  );
+}
