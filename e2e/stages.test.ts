@@ -236,13 +236,13 @@ describe('Bench', () => {
   });
 
   test('a done step stays until one goes on; . ticks and goes on', async () => {
-    const { page } = await open('Ove', 'bench?step=rest', 'Mount the rest');
+    const { page } = await open('Ove', 'bench?step=silence', 'Silence the rest');
     await page.keyboard.press('.');
     await page.waitForFunction(
-      () => document.querySelector('.step-title')?.textContent !== 'Mount the rest',
+      () => document.querySelector('.step-title')?.textContent !== 'Silence the rest',
     );
     await page.goBack();
-    await reads(page, 'Mount the rest', '.step-title');
+    await reads(page, 'Silence the rest', '.step-title');
     await reads(page, 'Done again', '.tick');
   });
 

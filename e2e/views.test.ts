@@ -121,7 +121,7 @@ test('the dim screen keeps its contrast', async () => {
 
 test('what went stale is told on the strip, the rail and the map, with the reason', async () => {
   const page = await shop.page();
-  await open(page, 'Ilse', 'bench', 'To do again: 8');
+  await open(page, 'Ilse', 'bench', 'To do again: 11');
   expect(await pageText(page, '.strip')).toContain('the string was twisted after');
   expect(await pageText(page, '.rail')).toContain('6 again');
   expect(

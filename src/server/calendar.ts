@@ -28,7 +28,7 @@ import { invalid, notFound, Problem } from './problem';
 import { loadSnapshot } from './snapshot';
 
 /** The page's own thread goes on looking; the server only puts everything somewhere. */
-const FIRST_LOOKS = 40;
+const FIRST_LOOKS = 8;
 export const CALENDAR_SEED = 20;
 
 const shopTime = (timeZone: string, instant: Date | string): ShopTime => ({

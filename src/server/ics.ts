@@ -64,17 +64,21 @@ const refuse = (detail: string) =>
     errors: [{ pointer: '/text', detail }],
   });
 
+const NOT_A_CALENDAR = 'It is no iCalendar file: it should begin with BEGIN:VCALENDAR.';
+
 /**
  * Whole days named in an iCalendar file, from today on, repeated ones spelt out; at most as many as
  * the shop can keep.
  */
 export function closedDaysIn(text: string, today: string): ClosedFound {
   let root: InstanceType<typeof ICAL.Component>;
+  if (text.trim() === '') throw refuse(NOT_A_CALENDAR);
   try {
     root = new ICAL.Component(ICAL.parse(text) as never);
   } catch {
-    throw refuse('It is no iCalendar file: it should begin with BEGIN:VCALENDAR.');
+    throw refuse(NOT_A_CALENDAR);
   }
+  if (root.name !== 'vcalendar') throw refuse(NOT_A_CALENDAR);
   const last = addDays(today, MOST_DAYS_AHEAD);
   const days = new Map<string, string>();
   let notWholeDays = 0;

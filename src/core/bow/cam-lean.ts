@@ -1,11 +1,5 @@
 import { answered, refused, type Outcome } from '../outcome';
-import {
-  HALF_TWIST,
-  twistResponse,
-  twistsFor,
-  type TwistMove,
-  type TwistResponse,
-} from './twist-response';
+import { HALF_TWIST, twistResponse, type TwistMove, type TwistResponse } from './twist-response';
 import type { Yokes } from './record';
 
 /** Closer to the string than this an arrow laid on the cam counts as straight. Shop rule. */
@@ -50,7 +44,9 @@ export function camLean({ cam, yokes, leanMm, moves }: CamLeanInput): Outcome<Ca
   const by = yokes === 'both' || (yokes === 'top' && cam === 'upper') ? 'yoke' : 'shims';
   const response = twistResponse(by === 'yoke' ? YOKE_PRIOR : SHIM_PRIOR, moves, LEAN_NOISE_MM);
   const straight = Math.abs(leanMm) <= LEAN_IN_MM;
-  const wanted = straight ? 0 : twistsFor(-leanMm, response);
+  // Not told from nothing: going on would be guessing.
+  const blind = Math.abs(response.perTwistMm) < response.sigmaMm;
+  const wanted = straight ? 0 : blind ? null : -leanMm / response.perTwistMm;
   if (wanted === null)
     return refused(
       'no-response',

@@ -225,7 +225,11 @@ function Before({ value: { key, reading, target, standing, stale } }: { value: V
   const isCheck = setupValue(key).kind === 'check';
   return (
     <div className="before">
-      <span className="big figure" data-standing={standing}>
+      <span
+        className="big figure"
+        data-standing={standing}
+        data-words={reading!.choice === null ? undefined : 'yes'}
+      >
         <WithFractions text={isCheck ? '✓' : readingText(reading!, units)} />
       </span>
       {stale ? (
