@@ -44,7 +44,7 @@ const school = <N extends SchoolName>(
 export const SCHOOLS: readonly SchoolChoice[] = [
   school('centreShot', 'First centre shot', {
     figure: 'by the figure',
-    thread: 'by a thread between the limb bolts',
+    thread: 'by a thread',
     secondArrow: 'by a second arrow',
     eye: 'by eye',
   }),

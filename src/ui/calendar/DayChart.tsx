@@ -256,7 +256,7 @@ function VisitBox({
         data-inside={beside ? undefined : 'yes'}
         style={{ marginLeft: beside ? width + 6 : Math.min(8, width / 2 - 5) }}
       >
-        <b>{label ?? (beside || width > 60 ? name : name.charAt(0))}</b>
+        <b>{label ?? (beside || width > 60 ? name : width > 14 ? name.charAt(0) : '')}</b>
         {(beside || width > 74) && <span>{about}</span>}
       </span>
     </Link>

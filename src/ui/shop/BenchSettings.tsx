@@ -157,7 +157,7 @@ function Closed({
         ))}
         {closed.length === 0 && <li className="soft">{w.noClosed}</li>}
       </ul>
-      <div className="actions closed-add">
+      <div className="closed-add">
         <TextField
           id="closed-day"
           type="date"

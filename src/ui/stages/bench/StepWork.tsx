@@ -143,18 +143,16 @@ function ValueEntry({
       <div>
         <div className="how-top">
           <HowDrawing of={key} left={snapshot.archer.hand === 'left'} />
-          <div>
-            <p className="how">{how}.</p>
-            {target && !isCheck && kind !== 'choice' && (
-              <p className="wanted">
-                <span className="soft">{w.wanted}</span>{' '}
-                <b className="figure">
-                  <WithFractions text={targetText(key, target, units)} />
-                </b>
-              </p>
-            )}
-          </div>
+          <p className="how">{how}.</p>
         </div>
+        {target && !isCheck && kind !== 'choice' && (
+          <p className="wanted">
+            <span className="soft">{w.wanted}</span>{' '}
+            <b className="figure">
+              <WithFractions text={targetText(key, target, units)} />
+            </b>
+          </p>
+        )}
         {reading && <Before value={value} />}
         {reading && !value.stale && <Ahead of={key} />}
         {children}
