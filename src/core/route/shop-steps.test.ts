@@ -1,5 +1,6 @@
 import { aFinishedJob, aReading, aShop, FINISHED } from '../__tests__/fixtures';
 import { derive } from '../job';
+import { sheetDocument } from '../sheet';
 import { readShift, shiftText, weekday } from './hours';
 import { NO_SHOP_STEPS, circleIn, stepFaults, templatesOf, type OwnStep } from './shop-steps';
 import { countsAsWork, expectedMinutes } from './step-times';
@@ -52,6 +53,23 @@ describe('a shop’s own steps', () => {
     expect(later.stale.find(({ key }) => key === 'own:wax-the-string')!.sentence).toBe(
       'the string was twisted after “wax the string” was taken',
     );
+  });
+
+  test('its tick stands on the sheet, after what every shop has', () => {
+    const snapshot = aFinishedJob({
+      rest: {
+        shop: aShop({ steps: { edits: [], own: [wax] } }),
+        readings: [...FINISHED, aReading(900, 'own:wax-the-string', 1)],
+      },
+    });
+    const sheet = sheetDocument(snapshot, derive(snapshot), {
+      revision: 1,
+      madeAt: '2026-11-24T09:00:00.000Z',
+      madeDay: '2026-11-24',
+      madeBy: 'T. Okoro',
+      openReason: null,
+    });
+    expect(sheet.settings.at(-1)).toMatchObject({ name: 'Wax the string', text: 'done' });
   });
 
   test('only with a part, where it says so', () => {

@@ -13,7 +13,15 @@ import {
 } from '../job';
 import { fitNotes } from './fit-notes';
 import { kitPriceCents, SLOTS } from '../kit';
-import { readingText, REGISTRY, setupValue, targetText, valueState, writeValue } from '../route';
+import {
+  isOwnKey,
+  readingText,
+  REGISTRY,
+  setupValue,
+  targetText,
+  valueState,
+  writeValue,
+} from '../route';
 import { addDays, write } from '../units';
 
 export const SHEET_FORMAT = 'waffenrad-build-sheet';
@@ -203,7 +211,9 @@ function fitPart(snapshot: JobSnapshot, derived: JobDerived) {
 
 function settings({ shop }: JobSnapshot, { context, plan }: JobDerived): SheetSetting[] {
   const stale = new Map(plan.stale.map((entry) => [entry.key, entry]));
-  return REGISTRY.flatMap(({ key, name }) => {
+  // Ticks of the shop's own steps come after what every shop has.
+  const own = [...context.history.keys()].filter(isOwnKey).map((key) => setupValue(key));
+  return [...REGISTRY, ...own].flatMap(({ key, name }) => {
     const { reading, target, standing, stale: old } = valueState(key, context, stale);
     if (!reading) return [];
     const turnsText =
