@@ -156,6 +156,13 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
   );
 }
 
+/** "T. Okoro" is TO: who does it, where there is no room for a name. */
+const initials = (name: string) =>
+  name
+    .split(/[\s.]+/)
+    .map((part) => part.charAt(0))
+    .join('');
+
 /** Letting go over a link is no tap on it. */
 function swallowClick() {
   const swallow = (event: MouseEvent) => event.preventDefault();
@@ -257,7 +264,11 @@ function VisitBox({
         style={{ marginLeft: beside ? width + 6 : Math.min(8, width / 2 - 5) }}
       >
         <b>{label ?? (beside || width > 60 ? name : width > 14 ? name.charAt(0) : '')}</b>
-        {(beside || width > 74) && <span>{about}</span>}
+        {(beside || width > 74) && (
+          <span>
+            {about} · {initials(visit.person)}
+          </span>
+        )}
       </span>
     </Link>
   );
