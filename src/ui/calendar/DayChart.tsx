@@ -248,7 +248,7 @@ function VisitBox({
       title={`${visit.name}, ${clockWords(visit.from)}, ${visit.person}`}
       style={{
         left,
-        width: beside ? Math.min(room - 4, width + 96) : width,
+        width: beside ? Math.min(room - 4, width + 118) : width,
         top,
         height: ROW - 10,
         transform: shift === 0 ? undefined : `translateX(${shift}px)`,
