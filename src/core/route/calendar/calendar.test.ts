@@ -1,6 +1,8 @@
 import { seeded } from '../../numerics';
 import {
   CalendarSearch,
+  decode,
+  groundOf,
   latenessBound,
   planCalendar,
   plannedMinutes,
@@ -109,7 +111,6 @@ function bruteForce(input: CalendarInput): number {
   const left = input.jobs.map(({ visits }) => visits.length);
   const walk = (turns: number[]): void => {
     if (left.every((n) => n === 0)) {
-      // A search that looks nowhere keeps the order it is given when the jobs are renamed by it.
       best = Math.min(best, lateness(input, turns));
       return;
     }
@@ -130,8 +131,6 @@ function lateness(input: CalendarInput, turns: number[]): number {
     0,
   );
 }
-
-import { decode, groundOf } from './decode';
 
 describe('a plan of the bench', () => {
   test.each([1, 2, 3, 4, 5, 6])(
