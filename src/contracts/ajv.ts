@@ -2,7 +2,7 @@ import type { Static, TSchema } from '@sinclair/typebox';
 import Ajv, { type ErrorObject } from 'ajv';
 import addFormats from 'ajv-formats';
 
-const ajv = new Ajv({ allErrors: true, strict: true, discriminator: false });
+const ajv = new Ajv({ allErrors: true, strict: true, discriminator: true });
 addFormats(ajv);
 
 export interface InputError {

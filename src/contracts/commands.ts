@@ -1,12 +1,9 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { SLOTS } from '@/core/kit';
 import type { Mm } from '@/core/units';
+import { command, LANE_COMMANDS, NullOr, OneOf, strict, Text } from './lane-commands';
 import { SomeSchools } from './shop';
 
-const strict = { additionalProperties: false } as const;
-const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
-const Text = (maxLength: number) => Type.String({ maxLength });
-const NullOr = <T>(schema: object) => Type.Unsafe<T | null>({ anyOf: [schema, { type: 'null' }] });
 /** A shop plans in this century; another year is a slip of the finger. */
 const Day = { type: 'string', format: 'date', pattern: '^20' };
 const Instant = { type: 'string', format: 'date-time', pattern: '^20' };
@@ -73,11 +70,6 @@ const ArrowBuild = Type.Object(
   strict,
 );
 
-const command = <N extends string, P extends Parameters<typeof Type.Object>[0]>(
-  name: N,
-  fields: P,
-) => Type.Object({ name: Type.Literal(name), ...fields }, strict);
-
 const ReadingEntry = Type.Object(
   {
     key: Text(40),
@@ -97,19 +89,7 @@ export const Command = Type.Union([
     job: Type.Optional(Type.Partial(JobAnswers, strict)),
   }),
   command('takeReadings', { readings: Type.Array(ReadingEntry, { minItems: 1, maxItems: 10 }) }),
-  command('takeGroup', {
-    distance: Text(40),
-    hits: Type.Array(
-      Type.Object(
-        {
-          rightMm: Type.Number({ minimum: -3000, maximum: 3000 }),
-          upMm: Type.Number({ minimum: -3000, maximum: 3000 }),
-        },
-        strict,
-      ),
-      { minItems: 1, maxItems: 60 },
-    ),
-  }),
+  ...LANE_COMMANDS,
   command('startDrawOff', {
     bowIds: Type.Array(Text(60), { minItems: 2, maxItems: 5, uniqueItems: true }),
   }),

@@ -1,12 +1,9 @@
-import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { Type, type Static } from '@sinclair/typebox';
+import { Nullable, Num, OneOf, Positive, strict } from './compute-parts';
+
+export * from './compute-lane';
 
 /** Bodies of the compute interface; every field is named with its unit. */
-const strict = { additionalProperties: false } as const;
-const Num = (minimum: number, maximum: number) => Type.Number({ minimum, maximum });
-const Positive = (maximum: number) => Type.Number({ exclusiveMinimum: 0, maximum });
-const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
-const Nullable = (schema: TSchema) => Type.Union([schema, Type.Null()]);
-
 const Method = OneOf('armSpan', 'wallToMouth', 'markedArrow', 'fittingBow');
 
 export const DrawLengthRequest = Type.Object(
@@ -290,64 +287,6 @@ export const KitResponse = Type.Union([
     }),
   }),
 ]);
-
-export const SightMarksRequest = Type.Object(
-  {
-    speedMps: Num(9, 200),
-    arrowG: Positive(200),
-    shaftOuterMm: Num(2, 30),
-    dragCoefficient: Type.Optional(Num(0, 20)),
-    airDensityKgM3: Type.Optional(Num(0, 2)),
-    air: Type.Optional(
-      Type.Object(
-        { temperatureC: Num(-40, 60), pressureHpa: Num(500, 1100), humidity: Num(0, 1) },
-        strict,
-      ),
-    ),
-    peepHeightMm: Num(0, 500),
-    peepToPinMm: Num(100, 2000),
-    distancesM: Type.Array(Num(1, 300), { minItems: 1, maxItems: 1000 }),
-    slopeDeg: Type.Optional(Num(-60, 60)),
-    clearance: Type.Optional(
-      Type.Object({ housingRadiusMm: Num(0, 200), vaneHeightMm: Num(0, 100) }, strict),
-    ),
-  },
-  strict,
-);
-
-export const SightMarksResponse = Type.Object({
-  marks: Type.Array(
-    Type.Object({
-      distanceM: Type.Number(),
-      launchDeg: Type.Number(),
-      pinAboveArrowMm: Type.Number(),
-      timeOfFlightS: Type.Number(),
-      impactSpeedMps: Type.Number(),
-      impactEnergyJ: Type.Number(),
-    }),
-  ),
-  furthestClearM: Type.Optional(Nullable(Type.Number())),
-});
-
-export const GroupRequest = Type.Object(
-  {
-    hits: Type.Array(Type.Object({ rightMm: Num(-3000, 3000), upMm: Num(-3000, 3000) }, strict), {
-      minItems: 1,
-      maxItems: 200,
-    }),
-    distanceM: Num(1, 300),
-    peepToPinMm: Num(100, 2000),
-  },
-  strict,
-);
-const Vector = Type.Object({ rightMm: Type.Number(), upMm: Type.Number() });
-export const GroupResponse = Type.Object({
-  centre: Vector,
-  pValue: Nullable(Type.Number()),
-  adjust: Type.Boolean(),
-  pinMove: Type.Optional(Vector),
-  hitsNeeded: Type.Optional(Type.Integer()),
-});
 
 export const RouteRequest = Type.Object(
   {

@@ -207,6 +207,7 @@ describe('rows and records', () => {
     who: 'T.',
     at: '2026-11-24T09:00:00.000Z',
     retracts: 4,
+    data: { kind: 'tear', distanceM: 2.2 },
   };
   const part: StoredPart = {
     jobId: 'j1',
@@ -330,6 +331,7 @@ describe('readings', () => {
     who: 'T.',
     at: '2026-11-24T09:00:00.000Z',
     retracts: null,
+    data: null,
   };
   test('are appended, the newest last, fit readings apart', () => {
     appendReading(db, base);

@@ -1,8 +1,8 @@
 import { isFitKey, type FitReading, type JobEvent, type SheetHead } from '@/core/job';
-import type { Exception, Reading, StepTimes } from '@/core/route';
+import type { Exception, Reading, ReadingData, StepTimes } from '@/core/route';
 import { isSetupKey } from '@/core/route';
 import type { Db } from './db';
-import { plain, RowMapping } from './mapping';
+import { json, plain, RowMapping } from './mapping';
 
 /** A row of the readings table before it has its number. */
 export interface NewReading {
@@ -17,6 +17,7 @@ export interface NewReading {
   readonly who: string;
   readonly at: string;
   readonly retracts: number | null;
+  readonly data: ReadingData | null;
 }
 
 export const readingMapping = new RowMapping<NewReading & { readonly seq: number | null }>(
@@ -34,13 +35,36 @@ export const readingMapping = new RowMapping<NewReading & { readonly seq: number
     who: plain('who'),
     at: plain('at'),
     retracts: plain('retracts'),
+    data: json('data'),
   },
 );
 
 /** Adds a row and returns its number. */
-export function appendReading(db: Db, reading: NewReading): number {
-  readingMapping.insert(db, { ...reading, seq: null });
+export function appendReading(
+  db: Db,
+  reading: Omit<NewReading, 'data'> & Partial<NewReading>,
+): number {
+  readingMapping.insert(db, { data: null, ...reading, seq: null });
   return (db.prepare('SELECT last_insert_rowid() AS seq').get() as { seq: number }).seq;
+}
+
+/** A reading that stands, by its number; null where there is none of this job. */
+export function readingBySeq(db: Db, jobId: string, seq: number) {
+  const row = db
+    .prepare(
+      `SELECT ${readingMapping.columnList} FROM reading WHERE job_id = ? AND seq = ? AND retracts IS NULL
+         AND seq NOT IN (SELECT retracts FROM reading WHERE job_id = ? AND retracts IS NOT NULL)`,
+    )
+    .get(jobId, seq, jobId);
+  return row ? readingMapping.fromRow(row) : null;
+}
+
+/** A reading that was taken back stands again, as a new row with the old words. */
+export function takeAgain(db: Db, jobId: string, seq: number): void {
+  const row = db
+    .prepare(`SELECT ${readingMapping.columnList} FROM reading WHERE job_id = ? AND seq = ?`)
+    .get(jobId, seq);
+  if (row) readingMapping.insert(db, { ...readingMapping.fromRow(row), seq: null });
 }
 
 export const lastSeq = (db: Db, jobId: string): number =>
@@ -68,9 +92,9 @@ export function readingsOf(db: Db, jobId: string, bowId: string | null) {
   const readings: Reading[] = [];
   const fitReadings: FitReading[] = [];
   for (const row of standingRows(db, jobId, bowId)) {
-    const { seq, key, si, si2, choice, entered, method, who, at } = row;
+    const { seq, key, si, si2, choice, entered, method, who, at, data } = row;
     if (isSetupKey(key)) {
-      readings.push({ seq: seq!, key, si, si2, choice, entered, method, who, at });
+      readings.push({ seq: seq!, key, si, si2, choice, entered, method, who, at, data });
     } else if (isFitKey(key)) {
       const trial = key === 'weightTrial';
       fitReadings.push({

@@ -24,7 +24,10 @@ export const NEW_SHOP: Shop = {
 export function shopSettings(db: Db): Shop {
   const row = db.prepare("SELECT value_json FROM setting WHERE key = 'shop'").pluck().get() as
     string | undefined;
-  return row ? { ...NEW_SHOP, ...(JSON.parse(row) as Shop) } : NEW_SHOP;
+  if (!row) return NEW_SHOP;
+  const kept = JSON.parse(row) as Shop;
+  // A school that came later is the usual one until somebody chooses.
+  return { ...NEW_SHOP, ...kept, schools: { ...USUAL_SCHOOLS, ...kept.schools } };
 }
 
 export const saveShopSettings = (db: Db, shop: Shop) =>

@@ -24,13 +24,17 @@ import {
 import {
   airDensity,
   group,
+  groupSpread,
+  sightFit,
   sightMarks,
   type AirConditions,
   type GroupInput,
+  type SightFitInput,
   type SightMarksInput,
 } from '@/core/flight';
 import type { Outcome } from '@/core/outcome';
 import { bestRoute, type RouteInput } from '@/core/route';
+import { paperTune, type PaperTuneInput } from '@/core/tuning';
 import type { TSchema } from '@sinclair/typebox';
 import { invalid, notFound, refusedProblem } from './problem';
 import { solve } from './solver';
@@ -138,11 +142,32 @@ export const CALCULATIONS: Readonly<Record<string, Calculation>> = {
     ({ air, ...input }) =>
       orProblem(sightMarks(air ? { airDensityKgM3: airDensity(air), ...input } : input)),
   ),
+  'sight-fit': calculation<SightFitInput & { air?: AirConditions; clearance?: unknown }>(
+    'Launch speed, and drag, from confirmed marks by least squares',
+    schemas.SightFitRequest,
+    schemas.SightFitResponse,
+    // A housing in the way does not change where the arrow flew.
+    ({ air, clearance: _clearance, ...input }) =>
+      orProblem(sightFit(air ? { airDensityKgM3: airDensity(air), ...input } : input)),
+  ),
+  'paper-tune': calculation<PaperTuneInput>(
+    'The next adjustment from tears through paper, learned from every shot',
+    schemas.PaperTuneRequest,
+    schemas.PaperTuneResponse,
+    (input) => {
+      const { response, ...result } = paperTune(input);
+      return {
+        ...result,
+        scatterMm: response.scatterMm,
+        tear: { rightMm: response.right.mean, upMm: response.up.mean },
+      };
+    },
+  ),
   group: calculation<GroupInput>(
     'Whether a group is off the aim, and the pin’s move',
     schemas.GroupRequest,
     schemas.GroupResponse,
-    group,
+    (input) => ({ ...group(input), ...groupSpread(input.hits) }),
   ),
   route: calculation<RouteInput>(
     'The cheapest workable order of steps over stations',

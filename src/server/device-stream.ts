@@ -48,3 +48,10 @@ export function wholeOf(options: URLSearchParams, name: string): number | undefi
   const value = Number(options.get(name) ?? Number.NaN);
   return Number.isInteger(value) && value >= 0 ? value : undefined;
 }
+
+/** A number of the query; null where there is none. */
+export function numberOf(options: URLSearchParams, name: string): number | null {
+  const text = options.get(name);
+  const value = text === null || text.trim() === '' ? Number.NaN : Number(text);
+  return Number.isFinite(value) ? value : null;
+}

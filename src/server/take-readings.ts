@@ -22,6 +22,9 @@ export interface Entry {
   readonly method?: string;
 }
 
+/** A row without the marks of who, when and what for. */
+export type PlainRow = Omit<NewReading, 'jobId' | 'who' | 'at' | 'data'> & Partial<NewReading>;
+
 type Number = { si: number; text: string };
 
 const refuse = (reason: string, pointer: string, detail: string) =>
@@ -31,11 +34,7 @@ const refuse = (reason: string, pointer: string, detail: string) =>
   });
 
 /** Turns what was typed into rows, or refuses with the field; nothing is written here. */
-export function toRows(
-  entry: Entry,
-  at: number,
-  snapshot: JobSnapshot,
-): Omit<NewReading, 'jobId' | 'who' | 'at'>[] {
+export function toRows(entry: Entry, at: number, snapshot: JobSnapshot): PlainRow[] {
   const { bow, shop } = snapshot;
   const pointer = `/command/readings/${at}`;
   const { key } = entry;
@@ -74,7 +73,9 @@ export function toRows(
       return [{ ...base, key, si: null, choice: chosen.id, entered: chosen.name }];
     }
     case 'group':
-      throw refuse('wrong-command', `${pointer}/key`, 'A group is taken with its hits.');
+    case 'mark':
+    case 'drift':
+      throw refuse('wrong-command', `${pointer}/key`, `${value.name}: taken with its hits.`);
     case 'tear': {
       const right = number(entry.entered, key, 'entered');
       const up = number(entry.entered2 ?? '', key, 'entered2');
@@ -168,7 +169,7 @@ function heldSeconds(text: string, pointer: string): number {
 
 /** A weighing brings the turns it was made at, and both bolts stand there. */
 function weighing(
-  row: Omit<NewReading, 'jobId' | 'who' | 'at'>,
+  row: PlainRow,
   turnsText: string,
   number: (text: string, key: EntryKey, field: string) => Number,
   { bow, readings }: JobSnapshot,
@@ -193,6 +194,6 @@ function weighing(
 /** Writes the rows; returns their numbers for the undo. */
 export const appendRows = (
   db: Db,
-  rows: readonly Omit<NewReading, 'jobId' | 'who' | 'at'>[],
+  rows: readonly PlainRow[],
   stamp: Pick<NewReading, 'jobId' | 'who' | 'at'>,
 ) => rows.map((row) => appendReading(db, { ...row, ...stamp }));

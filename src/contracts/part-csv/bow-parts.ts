@@ -127,6 +127,16 @@ export const BOW_PARTS: Record<
     ),
     attr(
       'sight',
+      'clickMm',
+      'click_mm',
+      'One click, mm',
+      mmOrNot(0.005, 2),
+      'How far the pin goes for one click',
+      '0.1',
+      false,
+    ),
+    attr(
+      'sight',
       'extensionMm',
       'extension_mm',
       'Extension, mm',

@@ -93,6 +93,7 @@ const ATTRS: Pick<AttrsOf, Slot> = {
     travelMm: mm(62),
     thirdAxis: true,
     microAdjust: true,
+    clickMm: mm(0.1),
     extensionMm: null,
     lightThread: true,
     electronics: false,
@@ -225,6 +226,7 @@ export const aReading = (
   method: 'typed',
   who: 'T. Okoro',
   at: '2026-11-24T09:00:00.000Z',
+  data: null,
   ...changes,
 });
 

@@ -76,7 +76,7 @@ export function launchSpeed(input: LaunchSpeedInput): Outcome<LaunchSpeedResult>
     );
   }
   const energy = input.storedEnergyJ ?? storedEnergyJ({ ...shape, ...setting });
-  const moving = arrowG + virtual + stringMassG(input);
+  const moving = arrowG + virtual + onStringG(input);
   const speed = Math.sqrt((2 * efficiency * energy) / (moving / 1000));
   return answered({
     speedMps: mps(speed),
@@ -91,8 +91,8 @@ export function launchSpeed(input: LaunchSpeedInput): Outcome<LaunchSpeedResult>
   });
 }
 
-/** What is tied on the string counts m·(1 − |z|/H)². */
-function stringMassG({ bow, stringItems = [] }: LaunchSpeedInput): number {
+/** What is tied on the string counts m·(1 − |z|/H)², g. */
+export function onStringG({ bow, stringItems = [] }: LaunchSpeedInput): number {
   const half = bow.halfStringMm ?? DEFAULT_HALF_STRING_MM;
   return stringItems.reduce(
     (sum, item) => sum + item.massG * Math.max(0, 1 - Math.abs(item.fromNockMm) / half) ** 2,

@@ -1,5 +1,5 @@
-import { fTail, mean } from '../numerics';
-import { mm, type Metre, type Mm } from '../units';
+import { bracketedRoot, fTail, mean } from '../numerics';
+import { degree, mm, type Degree, type Metre, type Mm } from '../units';
 
 /** A hit, from the aim, seen by the archer. */
 export interface Hit {
@@ -23,6 +23,23 @@ export interface GroupResult {
   readonly pinMove?: Hit;
   /** How many more arrows like these would show the difference; absent when none within 30. */
   readonly hitsNeeded?: number;
+}
+
+/** An ellipse on the target: half axes and the tilt of the longer one, from right towards up. */
+export interface Ellipse {
+  readonly centre: Hit;
+  readonly longMm: Mm;
+  readonly shortMm: Mm;
+  readonly tiltDeg: Degree;
+}
+
+export interface GroupSpread {
+  /** Root mean square distance of the hits from their middle. */
+  readonly rmsMm: Mm;
+  /** Greatest distance between two hits. */
+  readonly widestMm: Mm;
+  /** Where the middle of many such groups lies with nine in ten; null under three hits. */
+  readonly confidence: Ellipse | null;
 }
 
 const ADJUST_P = 0.1;
@@ -68,8 +85,40 @@ export function group({ hits, distanceM, peepToPinMm }: GroupInput): GroupResult
 const pOf = (n: number, distance2: number) =>
   fTail(((n - 2) / (2 * (n - 1))) * n * distance2, 2, n - 2);
 
-/** Squared distance of the centre from the aim in units of the hits' own covariance. */
-function mahalanobis(hits: readonly Hit[], centre: Hit): number {
+/**
+ * How wide a group lies, and the ellipse in which its true middle lies with nine in ten (Hotelling):
+ * an aim outside it is the same as `adjust`.
+ *
+ * @param hits one or more.
+ */
+export function groupSpread(hits: readonly Hit[]): GroupSpread {
+  const centre = {
+    rightMm: mm(mean(hits.map((hit) => hit.rightMm))),
+    upMm: mm(mean(hits.map((hit) => hit.upMm))),
+  };
+  const far = (a: Hit, b: Hit) => Math.hypot(a.rightMm - b.rightMm, a.upMm - b.upMm);
+  const rmsMm = mm(Math.sqrt(mean(hits.map((hit) => far(hit, centre) ** 2))));
+  const widestMm = mm(Math.max(0, ...hits.flatMap((a) => hits.map((b) => far(a, b)))));
+  const n = hits.length;
+  if (n < 3) return { rmsMm, widestMm, confidence: null };
+  const { xx, yy, xy } = covariance(hits, centre);
+  // T² at p = 0.10, in units of the hits' own covariance.
+  const limit = bracketedRoot((d2) => pOf(n, d2) - ADJUST_P, 1e-6, 1e4, 1e-9).x;
+  const [middle, half] = [(xx + yy) / 2, Math.hypot((xx - yy) / 2, xy)];
+  return {
+    rmsMm,
+    widestMm,
+    confidence: {
+      centre,
+      longMm: mm(Math.sqrt(limit * (middle + half))),
+      shortMm: mm(Math.sqrt(limit * Math.max(0, middle - half))),
+      tiltDeg: degree((Math.atan2(2 * xy, xx - yy) * 90) / Math.PI),
+    },
+  };
+}
+
+/** Covariance of the hits; of a finger's placing too where they lie on one line or point. */
+function covariance(hits: readonly Hit[], centre: Hit) {
   const n = hits.length;
   let [xx, yy, xy] = [0, 0, 0];
   for (const hit of hits) {
@@ -82,7 +131,35 @@ function mahalanobis(hits: readonly Hit[], centre: Hit): number {
     xx += PLACING_MM2;
     yy += PLACING_MM2;
   }
+  return { xx, yy, xy };
+}
+
+/** Squared distance of the centre from the aim in units of the hits' own covariance. */
+function mahalanobis(hits: readonly Hit[], centre: Hit): number {
+  const { xx, yy, xy } = covariance(hits, centre);
   const determinant = xx * yy - xy * xy;
   const { rightMm: a, upMm: b } = centre;
   return (a * a * yy - 2 * a * b * xy + b * b * xx) / determinant;
+}
+
+export interface Clicks {
+  readonly right: number;
+  readonly up: number;
+  /** What whole clicks leave of the move, mm at the pin. */
+  readonly leftMm: Hit;
+}
+
+/**
+ * A pin's move in the sight's own clicks, whole ones.
+ *
+ * @param clickMm how far the pin goes for one click, above 0.
+ */
+export function pinClicks(move: Hit, clickMm: number): Clicks {
+  const right = Math.round(move.rightMm / clickMm) + 0;
+  const up = Math.round(move.upMm / clickMm) + 0;
+  return {
+    right,
+    up,
+    leftMm: { rightMm: mm(move.rightMm - right * clickMm), upMm: mm(move.upMm - up * clickMm) },
+  };
 }

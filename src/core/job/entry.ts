@@ -25,8 +25,10 @@ export function readOptionsFor(
     return { quantity: 'length', shop, min: minMm, max: maxMm, what: name.toLowerCase() };
   }
   const value = setupValue(key);
-  if (value.kind === 'check' || value.kind === 'choice' || value.kind === 'group') return null;
-  const quantity: QuantityName = value.kind === 'tear' ? 'length' : value.kind;
+  const { kind } = value;
+  if (kind === 'check' || kind === 'choice' || kind === 'group') return null;
+  if (kind === 'mark' || kind === 'drift') return null;
+  const quantity: QuantityName = kind === 'tear' ? 'length' : kind;
   const isTurns = key === 'limbTurnsUpper' || key === 'limbTurnsLower';
   return {
     quantity,

@@ -10,3 +10,6 @@ export * from './conversation';
 export * from './draw-off-setup';
 export * from './arrow-ground';
 export * from './calendar';
+export * from './paper';
+export * from './speed';
+export * from './tape';

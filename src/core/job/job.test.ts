@@ -349,15 +349,17 @@ describe('sight marks of a job', () => {
       'catalogue',
       'measured',
       'measured',
+      'shopRule',
     ]);
     expect(answer.ok).toBe(true);
   });
   test('the doubt grows with the distance, and is less when the speed was measured', () => {
-    const far = markDistances(60, 'm');
+    // From the confirmed 18 m outwards.
+    const far = markDistances(60, 'm').slice(2);
     const measured = jobMarks(derive(aFinishedJob()), far).sigmaMm!;
     const readings = FINISHED.filter((reading) => reading.key !== 'arrowSpeed');
     const predicted = jobMarks(derive(aFinishedJob({ rest: { readings } })), far).sigmaMm!;
-    expect(measured[0]).toBe(0);
+    expect(measured[0]).toBeLessThan(0.1);
     measured.forEach((sigma, i) => {
       if (i > 0) expect(sigma).toBeGreaterThan(measured[i - 1]!);
       expect(predicted[i]).toBeGreaterThanOrEqual(sigma);

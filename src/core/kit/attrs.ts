@@ -31,6 +31,8 @@ export interface SightAttrs {
   readonly travelMm: Mm;
   readonly thirdAxis: boolean;
   readonly microAdjust: boolean;
+  /** How far a pin or the housing goes for one click; null where it has none or it is not known. */
+  readonly clickMm: Mm | null;
   /** How far the housing stands ahead of the riser; null when not known. */
   readonly extensionMm: Mm | null;
   readonly electronics: boolean;

@@ -4,7 +4,7 @@ import type { Target } from './targets';
 import type { Reading, SetupKey, SetupValue } from './types';
 
 const isQuantity = (kind: SetupValue['kind']): kind is QuantityName =>
-  kind !== 'check' && kind !== 'tear' && kind !== 'group' && kind !== 'choice';
+  !['check', 'tear', 'group', 'choice', 'mark', 'drift'].includes(kind);
 
 /** A value of the registry in the shop's units; millimetres where the trade speaks them. */
 export function writeValue(key: SetupKey, si: number, shop: ShopUnits, signed = false): string {
@@ -31,6 +31,18 @@ export function tearWords(rightMm: number, upMm: number): string {
   return `nock ${[height, side].filter(Boolean).join(', ')}`;
 }
 
+/** Where bare shafts hit from the fletched ones. */
+function bareWords(rightMm: number, upMm: number): string {
+  const words = tearWords(rightMm, upMm);
+  return words === 'one hole' ? 'with the fletched' : words.replace(/^nock /, '');
+}
+
+/** A drift over the distance, in words. */
+export function driftWords(mmPerM: number): string {
+  if (Math.abs(mmPerM) < 0.05) return 'straight down the line';
+  return `${Math.abs(mmPerM).toFixed(1)} mm a metre to the ${mmPerM > 0 ? 'right' : 'left'}`;
+}
+
 /** The reading as screens and sheet show it. */
 export function readingText(reading: Reading, shop: ShopUnits): string {
   const value = setupValue(reading.key);
@@ -43,7 +55,13 @@ export function readingText(reading: Reading, shop: ShopUnits): string {
         String(reading.choice)
       );
     case 'tear':
-      return tearWords(reading.si ?? 0, reading.si2 ?? 0);
+      return reading.key === 'bareShaft'
+        ? bareWords(reading.si ?? 0, reading.si2 ?? 0)
+        : tearWords(reading.si ?? 0, reading.si2 ?? 0);
+    case 'mark':
+      return `${write(reading.si ?? 0, 'distance', shop)} at ${(reading.si2 ?? 0).toFixed(1)} mm`;
+    case 'drift':
+      return driftWords(reading.si ?? 0);
     case 'group':
       return `${write(reading.si ?? 0, 'distance', shop)} confirmed`;
     default:

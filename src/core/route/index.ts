@@ -1,4 +1,5 @@
 export * from './types';
+export * from './reading-data';
 export * from './registry';
 export * from './ripple';
 export * from './schools';

@@ -17,6 +17,7 @@ const take = (key: SetupKey, si: number | null = null, si2: number | null = null
   method: 'typed',
   who: 'T.O.',
   at: '2026-11-24T09:00:00Z',
+  data: null,
 });
 const stale = (...readings: Reading[]) =>
   staleValues(historyOf(readings))

@@ -1,5 +1,5 @@
 import { setupValue } from './registry';
-import type { Reading, SetupKey, SetupValue } from './types';
+import { MOVED_BY_PAPER, type Reading, type SetupKey, type SetupValue } from './types';
 
 /** Why a reading no longer holds: from what changed down to the value itself. */
 export interface Stale {
@@ -27,10 +27,17 @@ export function historyOf(readings: readonly Reading[]): History {
 
 export const latest = (history: History, key: SetupKey) => history.get(key)?.at(-1) ?? null;
 
+/** A confirmed mark within this of where it was expected changes nothing, mm at the pin. */
+const MARK_AGREES_MM = 0.5;
+const markOff = ({ data }: Reading) => (data?.kind === 'mark' ? (data.offMm ?? 0) : 0);
+
 /** Whether `next` says something else than `before`: beyond the value's own tolerance. */
 function differs(before: Reading | undefined, next: Reading): boolean {
   if (!before) return true;
   const { kind, tolerance } = setupValue(next.key);
+  // Confirmed where the marks stood anyway, nothing that rests on them is touched.
+  if (kind === 'mark') return Math.abs(markOff(next)) > MARK_AGREES_MM;
+  if (next.method === MOVED_BY_PAPER && before.si !== next.si) return true;
   // A tick or a group given again is the work done again: what rests on it is looked at anew.
   if (kind === 'check' || kind === 'group') return kind === 'check';
   if (kind === 'choice') return before.choice !== next.choice;
@@ -52,6 +59,10 @@ export function staleValues(
   const search: Search = { history, known: new Map(), valueOf };
   return [...history.keys()].flatMap((key) => staleOf(key, search) ?? []);
 }
+
+/** Whether something `key` rests on was changed after `seq`: a reading of that age no longer holds. */
+export const changedSince = (history: History, key: SetupKey, seq: number): boolean =>
+  changeAbove(key, seq, { history, known: new Map(), valueOf: setupValue }) !== null;
 
 interface Search {
   readonly history: History;

@@ -123,6 +123,7 @@ const take = (key: SetupKey, si: number | null, si2: number | null = null): Read
   method: '',
   who: '',
   at: '',
+  data: null,
 });
 
 describe('steps of a job', () => {

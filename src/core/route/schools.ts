@@ -9,6 +9,8 @@ export interface Schools {
   readonly cage: 'on' | 'trimmed';
   /** Third axis on the bench with a level, or shot in on a slope. */
   readonly thirdAxis: 'bench' | 'shotIn';
+  /** What is moved first for a tear to the side. */
+  readonly paper: 'rest' | 'cams' | 'guard';
 }
 
 export type SchoolName = keyof Schools;
@@ -19,6 +21,7 @@ export const USUAL_SCHOOLS: Schools = {
   silencing: 'felt',
   cage: 'on',
   thirdAxis: 'bench',
+  paper: 'rest',
 };
 
 export interface SchoolChoice<N extends SchoolName = SchoolName> {
@@ -56,6 +59,11 @@ export const SCHOOLS: readonly SchoolChoice[] = [
   }),
   school('cage', 'Cage of a ring rest', { on: 'left on', trimmed: 'trimmed' }),
   school('thirdAxis', 'Third axis', { bench: 'on the bench', shotIn: 'shot in' }),
+  school('paper', 'A tear to the side', {
+    rest: 'rest first',
+    cams: 'cams first',
+    guard: 'cable guard first',
+  }),
 ];
 
 /** The shop's schools with those that differ for one job. */

@@ -6,7 +6,7 @@ import type { BuildContext } from './context';
 import { setupValue } from './registry';
 import { latest, type History } from './ripple';
 import { cableMoves, fresherThan, leanMoves, stringMoves } from './twist-moves';
-import type { Reading, SetupKey } from './types';
+import { MOVED_BY_PAPER, type Reading, type SetupKey } from './types';
 
 /** What a reading should be, and why. */
 export interface Target {
@@ -329,9 +329,20 @@ function restCordTarget({ kit, fitDrawLengthMm, history }: BuildContext) {
   };
 }
 
+/** Where the lane put it: paper decides over the figure a value was first set to. */
+function byPaper(key: SetupKey, { history }: BuildContext) {
+  const moved = history.get(key)?.findLast(({ method }) => method === MOVED_BY_PAPER);
+  if (!moved || moved.si === null) return null;
+  return {
+    si: moved.si,
+    reason: 'Where the tears on the lane put it',
+    source: 'calculation' as const,
+  };
+}
+
 /** @returns null where nothing is wanted but the reading itself. */
 export function targetOf(key: SetupKey, context: BuildContext): Target | null {
-  const target = TARGETS[key]?.(context);
+  const target = byPaper(key, context) ?? TARGETS[key]?.(context);
   if (!target) return null;
   const { tolerance } = setupValue(key);
   return { low: target.si - tolerance, high: target.si + tolerance, ...target };

@@ -1,4 +1,5 @@
 import type { QuantityName, UnitName } from '../units';
+import type { ReadingData } from './reading-data';
 
 export type Stage = 'meet' | 'fit' | 'bow' | 'kit' | 'bench' | 'lane' | 'steady' | 'handover';
 
@@ -85,6 +86,10 @@ export type SetupKey =
   | 'arrowSpeed'
   | 'paperTear'
   | 'firstMark'
+  | 'markShot'
+  | 'speedOther'
+  | 'bareShaft'
+  | 'walkBack'
   | 'pins'
   | 'tape'
   | 'quiverFitted'
@@ -98,8 +103,14 @@ export type SetupKey =
 /** A tick of a step the shop added itself. */
 export type OwnKey = `own:${string}`;
 
-/** How a value is taken: a quantity, a tick, a tear (right, up), or a group on the target. */
-export type ValueKind = QuantityName | 'check' | 'tear' | 'group' | 'choice';
+/**
+ * How a value is taken: a quantity, a tick, a choice, a tear (right, up), a group on the target, a
+ * confirmed mark (distance, pin below the first), or a drift (mm for each metre).
+ */
+export type ValueKind = QuantityName | 'check' | 'tear' | 'group' | 'choice' | 'mark' | 'drift';
+
+/** Method of a reading that paper, a bare shaft or a walk-back moved: it counts however little it is. */
+export const MOVED_BY_PAPER = 'paper';
 
 /** One of the things a finished bow consists of. */
 export interface SetupValue {
@@ -115,6 +126,8 @@ export interface SetupValue {
   readonly max?: number;
   /** Stands at 0 until something is noted: then already its first reading is a change. */
   readonly fromZero?: true;
+  /** Taken where somebody wants it; no step asks for it. */
+  readonly optional?: true;
   readonly dependsOn: readonly SetupKey[];
   readonly stage: Stage;
   readonly part: MapPart;
@@ -148,4 +161,6 @@ export interface Reading {
   readonly who: string;
   /** UTC instant, ISO. */
   readonly at: string;
+  /** What it was made from; null for a plain entry. */
+  readonly data: ReadingData | null;
 }

@@ -9,6 +9,7 @@ import {
   openWork,
   stageStates,
   type JobDerived,
+  type MarkInput,
   type JobSnapshot,
 } from '../job';
 import { fitNotes } from './fit-notes';
@@ -240,22 +241,43 @@ function settings({ shop }: JobSnapshot, { context, plan }: JobDerived): SheetSe
   });
 }
 
+const FROM_WORDS: Readonly<Record<MarkInput['from'], string>> = {
+  measured: 'measured',
+  shots: 'from the confirmed distances',
+  predicted: 'predicted',
+  catalogue: 'catalogue',
+  shopRule: 'shop rule',
+  missing: 'missing',
+};
+
 function marksPart({ job, shop }: JobSnapshot, derived: JobDerived): SheetDocument['marks'] {
   const distances = markDistances(job.furthestM, shop.units.distance);
-  const { inputs, answer } = jobMarks(derived, distances);
+  const { inputs, answer, shots } = jobMarks(derived, distances);
   if (!answer.ok) return null;
+  const say = (m: number) => write(m, 'distance', shop.units, { decimals: 0 });
+  const confirmed = shots
+    .slice(1)
+    .map(({ distanceM, dropMm }) => `${say(distanceM)} at ${dropMm.toFixed(1)} mm`);
   const clear = answer.furthestClearM ?? null;
   return {
     rows: answer.marks
       .filter((mark) => clear === null || mark.distanceM <= clear)
       .map(({ distanceM, pinAboveArrowMm }) => ({
         distanceM,
-        distanceText: write(distanceM, 'distance', shop.units, { decimals: 0 }),
+        distanceText: say(distanceM),
         pinAboveArrowMm,
       })),
     furthestClearM: clear,
-    basis: inputs.map(
-      ({ name, si, quantity, from }) => `${name} ${write(si!, quantity, shop.units)}, ${from}`,
-    ),
+    basis: [
+      ...inputs.map(
+        ({ name, si, quantity, from }) =>
+          `${name} ${quantity === 'number' ? si!.toFixed(2) : write(si!, quantity, shop.units)}, ${FROM_WORDS[from]}`,
+      ),
+      ...(confirmed.length > 0
+        ? [
+            `confirmed below the first distance (${say(shots[0]!.distanceM)}): ${confirmed.join(', ')}`,
+          ]
+        : []),
+    ],
   };
 }

@@ -2,6 +2,7 @@ import { ANSWERS } from './answers';
 import { ARROWS } from './arrows';
 import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
+import { LANE } from './lane';
 import { MEASURE } from './measure';
 import { SIGN } from './sign';
 import { UNDO } from './undo';
@@ -20,6 +21,7 @@ import { type Done, type Handlers, type Work } from './types';
 const HANDLERS: Handlers = {
   ...ANSWERS,
   ...MEASURE,
+  ...LANE,
   ...CHOOSE,
   ...ARROWS,
   ...COMPARE,

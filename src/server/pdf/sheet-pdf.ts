@@ -1,13 +1,7 @@
-import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import type { SheetDocument } from '@/core/sheet';
 import { writeMoney } from '@/core/units';
-
-const FONTS = join(/* turbopackIgnore: true */ process.cwd(), 'node_modules/@expo-google-fonts');
-const NEXT = 'atkinson-hyperlegible-next';
-const MONO = 'atkinson-hyperlegible-mono';
-const font = (family: string, weight: string, file: string) =>
-  join(FONTS, family, weight, `${file}_${weight}.ttf`);
+import { font } from './fonts';
 
 const INK = '#000000';
 const GREY = '#555555';
@@ -26,9 +20,9 @@ class SheetWriter {
       bufferPages: true,
       info: { Title: title, Creator: 'Waffenrad' },
     });
-    this.doc.registerFont('text', font(NEXT, '400Regular', 'AtkinsonHyperlegibleNext'));
-    this.doc.registerFont('bold', font(NEXT, '700Bold', 'AtkinsonHyperlegibleNext'));
-    this.doc.registerFont('figure', font(MONO, '500Medium', 'AtkinsonHyperlegibleMono'));
+    this.doc.registerFont('text', font('text'));
+    this.doc.registerFont('bold', font('bold'));
+    this.doc.registerFont('figure', font('figure'));
     this.width = this.doc.page.width - 2 * MARGIN;
   }
 

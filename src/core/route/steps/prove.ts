@@ -87,6 +87,7 @@ export const PROVE: readonly StepTemplate[] = [
     archer: true,
     tool: 'paper frame, target',
     minutes: 10,
+    school: 'paper',
     reads: ['paperTear'],
     needs: ['peepArcher', 'kisser', 'clearance', 'weights'],
     applies: always,

@@ -1,0 +1,83 @@
+import { launchSpeed } from '@/core/bow';
+import { sightMarks } from '@/core/flight';
+import {
+  flightInputs,
+  paperHistory,
+  speedInput,
+  type JobDerived,
+  type JobSnapshot,
+} from '@/core/job';
+import { normal, seeded, seedOf } from '@/core/numerics';
+import { latest } from '@/core/route';
+import { simulatedBow, trueTear, type Adjustment } from '@/core/tuning';
+import { metre, mps } from '@/core/units';
+
+/** What a practice bow hides from the app: its tear, its speed, its drag, its first pin. */
+const HIDDEN = { speedPart: 0.015, drag: 0.2, pinMm: 1.6, leastTearMm: 9, mostTearMm: 15 };
+/** A steady archer's scatter on the target for each metre, mm. */
+const SCATTER_MM_PER_M = 0.8;
+
+const seedFor = ({ job, bow }: JobSnapshot) => seedOf(`${bow?.id ?? ''}|${job.number}`);
+
+/** What the bow really gives its arrow: the prediction, a little off; null where none can be made. */
+export function trueSpeed(snapshot: JobSnapshot, derived: JobDerived): number | null {
+  const input = speedInput(derived.context);
+  const answer = input && launchSpeed(input);
+  if (!answer?.ok) return null;
+  return answer.speedMps * (1 + HIDDEN.speedPart * normal(seeded(seedFor(snapshot))));
+}
+
+/** Where a tear would be without the archer's scatter, as the bow now stands. */
+export function practiceTear(snapshot: JobSnapshot, derived: JobDerived) {
+  const hand = snapshot.bow?.hand ?? snapshot.archer.hand;
+  const bow = simulatedBow({
+    hand,
+    seed: seedFor(snapshot),
+    leastMm: HIDDEN.leastTearMm,
+    mostMm: HIDDEN.mostTearMm,
+  });
+  const moved: Partial<Record<Adjustment, number>> = {};
+  for (const event of paperHistory(derived.history, hand, snapshot.bow?.yokes ?? null))
+    if (event.kind === 'move')
+      moved[event.adjustment] = (moved[event.adjustment] ?? 0) + event.amount;
+  return trueTear(bow, moved);
+}
+
+export interface PracticeAim {
+  readonly distanceM: number;
+  /** Where the pin stands below the first distance's place, mm. */
+  readonly dropMm: number;
+  /** How the pin was moved since the first group of the day, mm. */
+  readonly pinRightMm: number;
+  readonly pinUpMm: number;
+}
+
+/** Middle and scatter of a group at the target, from what is hidden; null where nothing flies yet. */
+export function practiceGroup(snapshot: JobSnapshot, derived: JobDerived, aim: PracticeAim) {
+  const { flight } = flightInputs(derived);
+  const speed = trueSpeed(snapshot, derived);
+  if ('ok' in flight || speed === null) return null;
+  const random = seeded(seedFor(snapshot) + 1);
+  const dragCoefficient = (flight.dragCoefficient ?? 2) + HIDDEN.drag * normal(random);
+  const off = { right: HIDDEN.pinMm * normal(random), up: HIDDEN.pinMm * normal(random) };
+  const reference = latest(derived.history, 'firstMark')?.si ?? aim.distanceM;
+  const answer = sightMarks({
+    ...flight,
+    clearance: undefined,
+    speedMps: mps(speed),
+    dragCoefficient,
+    distancesM: [metre(reference), metre(aim.distanceM)],
+  });
+  if (!answer.ok) return null;
+  const [first, there] = answer.marks.map((mark) => mark.pinAboveArrowMm);
+  const settled = derived.history.has('firstMark');
+  // The first pin was moved until it was right; afterwards only its place for the distance counts.
+  const right = settled ? 0 : off.right - aim.pinRightMm;
+  const up = (settled ? 0 : off.up - aim.pinUpMm) + (there! - (first! - aim.dropMm));
+  const scale = (aim.distanceM * 1000) / flight.peepToPinMm;
+  return {
+    rightMm: right * scale,
+    upMm: up * scale,
+    sigmaMm: SCATTER_MM_PER_M * aim.distanceM,
+  };
+}
