@@ -84,7 +84,19 @@ export function finished(db: Db, at: At, day: Day): void {
     vaneClearance: '',
     peepRotation: '',
   });
-  scene.take('paperTear', '2', { entered2: '3' }).take('cordTied').take('arrowSpeed', '221');
+  scene
+    .tear('-13', '2')
+    .do({ name: 'movePaper', adjustment: 'restSideways', amount: 2 })
+    .tear('-6', '1')
+    .do({ name: 'movePaper', adjustment: 'restSideways', amount: 1.25 })
+    .take('restCord', '1/2')
+    .take('vaneClearance')
+    .tear('1', '2')
+    .tear('-2', '0')
+    .tear('-1', '-1')
+    .tear('0', '1')
+    .take('cordTied')
+    .speeds('221.4', '220.6', '221.1');
   scene.do({
     name: 'takeGroup',
     distance: '18 m',
@@ -96,6 +108,9 @@ export function finished(db: Db, at: At, day: Day): void {
     ],
   });
   scene
+    .do({ name: 'takeMark', distance: '30 m', drop: '8.9 mm' })
+    .do({ name: 'takeMark', distance: '45 m', drop: '21.7 mm' })
+    .do({ name: 'takeMark', distance: '60 m', drop: '36.0 mm' })
     .take('tape')
     .take('bowMass', '2760')
     .take('steadyTip', '', { choice: 'still' })
@@ -300,5 +315,9 @@ export function onTheLane(
     peepRotation: '',
   });
   at(0, '09:30');
-  scene.take('paperTear', '-14', { entered2: '5' }).leave('lane');
+  scene
+    .tear('16', '5')
+    .do({ name: 'movePaper', adjustment: 'restSideways', amount: -2 })
+    .tear('7', '3')
+    .leave('lane');
 }

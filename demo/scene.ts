@@ -32,6 +32,19 @@ export class Scene {
     return this.do({ name: 'takeReadings', readings: [{ key, entered, ...more }] });
   }
 
+  /** A tear through paper, mm right and up. */
+  tear(right: string, up: string): this {
+    return this.do({ name: 'takeTear', right, up, distance: '2 m' });
+  }
+
+  /** Shots through the chronograph. */
+  speeds(...shots: string[]): this {
+    return this.do({
+      name: 'takeSpeeds',
+      shots: shots.map((entered) => ({ entered, device: null, discarded: null })),
+    });
+  }
+
   /** A weight trial, with the seconds it was held where they were taken. */
   trial(weight: string, outcome: string, held?: string): this {
     return this.take('weightTrial', weight, {

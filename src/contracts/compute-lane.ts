@@ -80,7 +80,6 @@ export const PaperTuneRequest = Type.Object(
     history: Type.Array(
       Type.Unsafe<PaperEvent>({
         type: 'object',
-        required: ['kind'],
         discriminator: { propertyName: 'kind' },
         oneOf: [
           Type.Object(

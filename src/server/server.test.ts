@@ -52,6 +52,17 @@ describe('the compute interface', () => {
     ['sight-marks', { slopeDeg: 80 }, '/slopeDeg'],
     ['sight-marks', { unknown: 1 }, '/unknown'],
     ['group', { hits: [] }, '/hits'],
+    ['sight-fit', { shots: [{ distanceM: 18, dropMm: 0 }] }, '/shots'],
+    ['sight-fit', { speedMps: 70 }, '/speedMps'],
+    ['sight-marks', { speedMps: 274.3 }, '/speedMps'],
+    ['paper-tune', { school: 'luck' }, '/school'],
+    ['paper-tune', { history: [{ kind: 'shot', rightMm: 1 }] }, '/history/0/upMm'],
+    ['paper-tune', { history: [{ kind: 'sigh' }] }, '/history/0'],
+    [
+      'paper-tune',
+      { history: [{ kind: 'move', adjustment: 'loop', amount: 1 }] },
+      '/history/0/adjustment',
+    ],
   ])('%s refuses %j with the pointer', (name, change, pointer) => {
     const problem = problemOf(() => compute(name, { ...good(name), ...change }));
     expect(problem.status).toBe(400);
@@ -62,6 +73,16 @@ describe('the compute interface', () => {
     ['limb-bolts', { maxTurns: 4, readings: [{ turns: 5, peakN: 200 }] }, 'past-turn-limit'],
     ['launch-speed', { arrowG: 5 }, 'arrow-too-light'],
     ['sight-marks', { speedMps: 15, distancesM: [120] }, 'out-of-reach'],
+    [
+      'sight-fit',
+      {
+        shots: [
+          { distanceM: 18, dropMm: 0 },
+          { distanceM: 18.2, dropMm: 3 },
+        ],
+      },
+      'same-distance',
+    ],
     [
       'route',
       { steps: [{ id: 'a', station: 'moon', archer: false, needs: [] }] },

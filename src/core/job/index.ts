@@ -13,3 +13,4 @@ export * from './calendar';
 export * from './paper';
 export * from './speed';
 export * from './tape';
+export * from './level-costs';

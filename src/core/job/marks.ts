@@ -45,6 +45,8 @@ export interface JobMarks {
   readonly fit: Outcome<SightFitResult> | null;
   /** The distance drops are counted from: the first confirmed, else the nearest asked for. */
   readonly referenceM: Metre;
+  /** The pin’s height above the arrow there; null without a flight, or past its reach. */
+  readonly referencePinMm: number | null;
 }
 
 /** Vane height used for the clearance when the archer's own arrows are not known. */
@@ -152,12 +154,22 @@ export function jobMarks(derived: JobDerived, distancesM: readonly Metre[]): Job
   const shots = confirmedShots(derived);
   const referenceM = shots[0]?.distanceM ?? distancesM[0] ?? metre(18);
   if ('ok' in flight)
-    return { inputs, answer: flight, sigmaMm: null, flight: null, shots, fit: null, referenceM };
+    return {
+      inputs,
+      answer: flight,
+      sigmaMm: null,
+      flight: null,
+      shots,
+      fit: null,
+      referenceM,
+      referencePinMm: null,
+    };
   const fit = shots.length < 2 ? null : fitShots(flight, shots);
   const used: JobFlight = fit?.ok
     ? { ...flight, speedMps: fit.speedMps, dragCoefficient: fit.dragCoefficient }
     : flight;
   const answer = sightMarks({ ...used, distancesM });
+  const there = sightMarks({ ...used, clearance: undefined, distancesM: [referenceM] });
   return {
     inputs: withFit(inputs, fit),
     answer,
@@ -166,6 +178,7 @@ export function jobMarks(derived: JobDerived, distancesM: readonly Metre[]): Job
     shots,
     fit,
     referenceM,
+    referencePinMm: there.ok ? there.marks[0]!.pinAboveArrowMm : null,
   };
 }
 

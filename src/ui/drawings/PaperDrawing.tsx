@@ -1,5 +1,5 @@
 'use client';
-import { lane as w } from '../words';
+import { lane as w, paperWords } from '../words';
 import { tapped } from './tap';
 
 const HALF_MM = 48;
@@ -13,12 +13,18 @@ export interface Tear {
 export function PaperDrawing({
   nock,
   last = null,
+  point = { rightMm: 0, upMm: 0 },
+  expected = null,
   onTap,
   small = false,
 }: {
   nock: Tear | null;
   /** The paper before, shown pale until there is a new one. */
   last?: Tear | null;
+  /** Where the point went through, from the sheet’s middle. */
+  point?: Tear;
+  /** Where the nock is likely to go after the advised move. */
+  expected?: Tear | null;
   onTap?: (tear: Tear) => void;
   small?: boolean;
 }) {
@@ -47,18 +53,36 @@ export function PaperDrawing({
         strokeWidth={small ? 2 : 0.8}
       />
       {!small && <Grid />}
-      {shown && (
-        <g opacity={nock ? 1 : 0.4}>
-          <TearShape x={x} y={y} />
-        </g>
-      )}
-      <circle r={2.9} fill="var(--ink)" />
-      {!small && shown && (
-        <text x={x} y={y + away} className="paper-text" textAnchor="middle">
-          {nock ? w.nock : w.lastPaper}
+      <g transform={`translate(${point.rightMm} ${-point.upMm})`}>
+        {shown && (
+          <g opacity={nock ? 1 : 0.4}>
+            <TearShape x={x} y={y} />
+          </g>
+        )}
+        <circle r={2.9} fill="var(--ink)" />
+        {!small && expected && <Expected tear={expected} />}
+        {!small && shown && !(expected && !nock) && (
+          <text x={x} y={y + away} className="paper-text" textAnchor="middle">
+            {nock ? w.nock : w.lastPaper}
+          </text>
+        )}
+      </g>
+      {!small && expected && (
+        <text x={-HALF_MM + 4} y={HALF_MM - 4} className="paper-text expected-text">
+          {paperWords.expectedShort}
         </text>
       )}
     </svg>
+  );
+}
+
+/** The nock’s end as the advised move will likely bring it: broken, so that it is no paper yet. */
+function Expected({ tear: { rightMm, upMm } }: { tear: Tear }) {
+  return (
+    <g fill="none" stroke="var(--petrol)" strokeWidth={0.9}>
+      <circle cx={rightMm} cy={-upMm} r={4.4} strokeDasharray="2 1.4" />
+      <path d={`M${rightMm - 1.6} ${-upMm}h3.2M${rightMm} ${-upMm - 1.6}v3.2`} />
+    </g>
   );
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import type { PointerEvent } from 'react';
-import type { Hit } from '@/core/flight';
+import type { Ellipse, Hit } from '@/core/flight';
 import { mm } from '@/core/units';
 import { lane as w } from '../words';
 import { tapped } from './tap';
@@ -10,11 +10,14 @@ export function TargetDrawing({
   halfMm,
   hits,
   centre,
+  ellipse = null,
   onTap,
 }: {
   halfMm: number;
   hits: readonly Hit[];
   centre: Hit | null;
+  /** Where the true middle lies with nine in ten. */
+  ellipse?: Ellipse | null;
   onTap: (hit: Hit) => void;
 }) {
   const tap = (event: PointerEvent<SVGSVGElement>) => {
@@ -59,6 +62,18 @@ export function TargetDrawing({
         stroke="var(--ink-soft)"
         strokeWidth={0.5 * unit}
       />
+      {ellipse && (
+        <ellipse
+          rx={ellipse.longMm}
+          ry={Math.max(ellipse.shortMm, unit)}
+          transform={`translate(${ellipse.centre.rightMm} ${-ellipse.centre.upMm}) rotate(${-ellipse.tiltDeg})`}
+          fill="var(--petrol)"
+          fillOpacity={0.1}
+          stroke="var(--petrol)"
+          strokeWidth={0.6 * unit}
+          strokeDasharray={`${2 * unit} ${1.4 * unit}`}
+        />
+      )}
       {hits.map((hit, i) => (
         <circle
           key={i}

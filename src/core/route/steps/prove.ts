@@ -96,7 +96,9 @@ export const PROVE: readonly StepTemplate[] = [
   {
     id: 'speed',
     title: 'Chronograph',
-    say: fixed('Three shots, a metre in front of the bow; enter the middle one.'),
+    say: fixed(
+      'Three shots, a metre in front of the bow; every one is kept, the middle of them counts.',
+    ),
     stage: 'lane',
     station: 'lane',
     archer: true,

@@ -19,6 +19,7 @@ import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w, fields } from '../../words';
+import { LevelCost } from '../lane/LevelCost';
 
 /** Values named before the rest is only counted. */
 const AHEAD_NAMED = 5;
@@ -154,6 +155,7 @@ function ValueEntry({
           </p>
         )}
         {reading && <Before value={value} />}
+        <LevelCost of={key} />
         {reading && !value.stale && <Ahead of={key} />}
         {children}
       </div>

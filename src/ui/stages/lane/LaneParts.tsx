@@ -17,7 +17,10 @@ export function LaneParts({ current }: { current: string }) {
   const tear = latest(derived.history, 'paperTear');
   const speed = latest(derived.history, 'arrowSpeed')?.si ?? null;
   const first = latest(derived.history, 'firstMark')?.si ?? null;
-  const { answer } = jobMarks(derived, markDistances(snapshot.job.furthestM, units.distance));
+  const { answer, shots } = jobMarks(
+    derived,
+    markDistances(snapshot.job.furthestM, units.distance),
+  );
   const cord = useCordStep();
   const sight = useSightSteps();
   const count = answer.ok ? answer.marks.length : null;
@@ -42,7 +45,9 @@ export function LaneParts({ current }: { current: string }) {
         part(
           'first',
           w.first,
-          first === null ? null : write(first, 'distance', units, { decimals: 0 }),
+          first === null
+            ? null
+            : `${write(first, 'distance', units, { decimals: 0 })}${shots.length > 1 ? w.andMore(shots.length - 1) : ''}`,
         ),
         ...(sight.length > 0
           ? [part('sight', w.sight, sight.every(isFinished) ? w.sightDone : null)]

@@ -1,85 +1,186 @@
 'use client';
-import { jobMarks, markDistances, type MarkInput } from '@/core/job';
+import Link from 'next/link';
+import { itemOf } from '@/core/kit';
+import { jobMarks, markDistances, type JobMarks, type MarkInput } from '@/core/job';
+import { latest } from '@/core/route';
 import { write } from '@/core/units';
+import { ResidualChart } from '../../charts/ResidualChart';
 import { MarksTape } from '../../drawings/MarksTape';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
-import { lane as w } from '../../words';
+import { useStage } from '../../job/useStage';
+import { lane as w, marksWords as m } from '../../words';
+import { FieldCard } from './FieldCard';
 import { LaneParts } from './LaneParts';
+import { PinGaps } from './PinGaps';
+import { TapeMaker } from './TapeMaker';
 
-/** Pin heights for every distance from speed, arrow and geometry; what they rest on beside them. */
+const VIEWS = ['marks', 'tape', 'pins', 'field'] as const;
+type View = (typeof VIEWS)[number];
+
+/** Pin heights for every distance, what they rest on; tape or pins made from them; weather and slope. */
 export function Marks() {
   const { snapshot, derived } = useJob();
-  const units = snapshot.shop.units;
-  const distances = markDistances(snapshot.job.furthestM, units.distance);
-  const { inputs, answer, sigmaMm } = jobMarks(derived, distances);
-  const clear = answer.ok ? (answer.furthestClearM ?? null) : null;
-  const say = (m: number) => write(m, 'distance', units, { decimals: 0 });
-  const rows = answer.ok
-    ? answer.marks
-        .map((mark, i) => ({ ...mark, sigma: sigmaMm?.[i] ?? null }))
-        .filter((mark) => clear === null || mark.distanceM <= clear)
-    : [];
-  const first = rows[0]?.pinAboveArrowMm ?? 0;
+  const { at, href } = useStage();
+  const sight = itemOf(derived.kit, 'sight')?.attrs;
+  // A sight that slides takes a tape, one with several fixed pins takes gaps; unknown, both are shown.
+  const views = VIEWS.filter(
+    (view) =>
+      !sight ||
+      (view === 'tape' ? sight.slides : view === 'pins' ? sight.pins > 1 && !sight.slides : true),
+  );
+  const view: View = views.find((id) => id === at('view')) ?? 'marks';
+  const marks = jobMarks(
+    derived,
+    markDistances(snapshot.job.furthestM, snapshot.shop.units.distance),
+  );
   return (
     <>
       <main className="work">
         <LaneParts current="marks" />
-        {!answer.ok && <p className="note">{answer.message}</p>}
-        {answer.ok && clear === 0 && (
-          <p className="note" data-kind="stop">
-            {w.noneClear}
-          </p>
-        )}
-        {rows.length > 0 && (
-          <div className="marks-split">
-            <table className="grid-table marks-table">
-              <thead>
-                <tr>
-                  <th>{w.distance}</th>
-                  <th className="right">{w.below}</th>
-                  <th className="right">{w.spread}</th>
-                  <th className="right">{w.time}</th>
-                  <th className="right">{w.impact}</th>
-                  <th className="right">{w.energy}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {rows.map((mark) => (
-                  <tr key={mark.distanceM}>
-                    <td>
-                      <b className="figure">{say(mark.distanceM)}</b>
-                    </td>
-                    <td className="right figure strong">
-                      {(first - mark.pinAboveArrowMm).toFixed(1)} mm
-                    </td>
-                    <td className="right figure soft">
-                      {mark.sigma === null ? '' : mark.sigma.toFixed(1)}
-                    </td>
-                    <td className="right figure">{mark.timeOfFlightS.toFixed(2)} s</td>
-                    <td className="right figure">{write(mark.impactSpeedMps, 'speed', units)}</td>
-                    <td className="right figure">{mark.impactEnergyJ.toFixed(0)} J</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            <MarksTape
-              marks={rows.map((mark) => ({
-                text: say(mark.distanceM),
-                dropMm: first - mark.pinAboveArrowMm,
-              }))}
-            />
-          </div>
-        )}
-        {clear !== null && clear > 0 && <p className="note">{w.clearTo(say(clear))}</p>}
+        <ul className="value-tabs">
+          {views.map((id) => (
+            <li key={id}>
+              <Link
+                className="plain-button"
+                href={href('lane', { part: 'marks', ...(id === 'marks' ? {} : { view: id }) })}
+                scroll={false}
+                aria-current={id === view ? 'step' : undefined}
+              >
+                {m.tabs[id]}
+              </Link>
+            </li>
+          ))}
+        </ul>
+        {!marks.answer.ok && <p className="note">{marks.answer.message}</p>}
+        {marks.flight && view === 'marks' && <MarkRows marks={marks} />}
+        {marks.flight && view === 'tape' && <TapeMaker />}
+        {marks.flight && view === 'pins' && <PinGaps marks={marks} />}
+        {marks.flight && view === 'field' && <FieldCard marks={marks} />}
       </main>
       <Margin
-        first={<Inputs inputs={inputs} />}
-        because={[w.because.model, w.because.sigma]}
+        first={<Inputs inputs={marks.inputs} />}
+        because={BECAUSE[view]}
         watch={[{ id: 'target', text: w.watch.target, stop: true }]}
       />
     </>
+  );
+}
+
+const BECAUSE: Readonly<Record<View, readonly string[]>> = {
+  marks: [w.because.model, w.because.sigma],
+  tape: [m.tape.because, m.tape.stick],
+  pins: [m.pins.because],
+  field: [m.field.because.slope, m.field.because.weather, m.field.because.levels],
+};
+
+function MarkRows({ marks }: { marks: JobMarks }) {
+  const units = useJob().snapshot.shop.units;
+  const { answer, sigmaMm, referenceM, shots } = marks;
+  if (!answer.ok) return null;
+  const clear = answer.furthestClearM ?? null;
+  const say = (distanceM: number) => write(distanceM, 'distance', units, { decimals: 0 });
+  const rows = answer.marks
+    .map((mark, i) => ({ ...mark, sigma: sigmaMm?.[i] ?? null }))
+    .filter((mark) => clear === null || mark.distanceM <= clear);
+  const first = marks.referencePinMm;
+  const confirmed = (distanceM: number) =>
+    shots.some((shot) => Math.abs(shot.distanceM - distanceM) < 0.5);
+  return (
+    <>
+      {clear === 0 && (
+        <p className="note" data-kind="stop">
+          {w.noneClear}
+        </p>
+      )}
+      <Fit marks={marks} />
+      {rows.length > 0 && first !== null && (
+        <div className="marks-split">
+          <table className="grid-table marks-table">
+            <thead>
+              <tr>
+                <th>{w.distance}</th>
+                <th className="right">{w.belowOf(say(referenceM))}</th>
+                <th className="right">{w.spread}</th>
+                <th className="right">{w.time}</th>
+                <th className="right">{w.impact}</th>
+                <th className="right">{w.energy}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((mark) => (
+                <tr key={mark.distanceM} data-confirmed={confirmed(mark.distanceM) ? 'yes' : 'no'}>
+                  <td>
+                    <b className="figure">{say(mark.distanceM)}</b>
+                  </td>
+                  <td className="right figure strong">{signed(first - mark.pinAboveArrowMm)} mm</td>
+                  <td className="right figure soft">
+                    {mark.sigma === null ? '' : mark.sigma.toFixed(1)}
+                  </td>
+                  <td className="right figure">{mark.timeOfFlightS.toFixed(2)} s</td>
+                  <td className="right figure">{write(mark.impactSpeedMps, 'speed', units)}</td>
+                  <td className="right figure">{mark.impactEnergyJ.toFixed(0)} J</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <MarksTape
+            marks={rows.map((mark) => ({
+              text: say(mark.distanceM),
+              dropMm: rows[0]!.pinAboveArrowMm - mark.pinAboveArrowMm,
+            }))}
+          />
+        </div>
+      )}
+      {clear !== null && clear > 0 && <p className="note">{w.clearTo(say(clear))}</p>}
+    </>
+  );
+}
+
+const signed = (mm: number) => mm.toFixed(1).replace('-', '−');
+
+/** What the shots say, held against the chronograph; how each mark lies to the fit. */
+function Fit({ marks: { fit, shots } }: { marks: JobMarks }) {
+  const { snapshot, derived } = useJob();
+  const units = snapshot.shop.units;
+  if (!fit) return null;
+  if (!fit.ok) return <p className="note">{fit.message}</p>;
+  const speed = (mps: number) => write(mps, 'speed', units, { decimals: 1 });
+  const chrono = latest(derived.history, 'arrowSpeed')?.si ?? null;
+  const apart = chrono === null ? 0 : fit.speedMps / chrono - 1;
+  const say = (distanceM: number) => write(distanceM, 'distance', units, { decimals: 0 });
+  return (
+    <div className="fit-says">
+      <p className="verdict">
+        <b>
+          {m.fitSays(
+            speed(fit.speedMps),
+            fit.sigmaSpeedMps === null ? '' : m.fitSigma(speed(fit.sigmaSpeedMps)),
+          )}
+        </b>
+        {fit.sigmaDrag !== null && `, ${m.fitDrag(fit.dragCoefficient.toFixed(2))}`}.{' '}
+        {chrono !== null && Math.abs(apart) > 0.02 && (
+          <span>{m.chrono(speed(chrono), `${Math.abs(apart * 100).toFixed(1)} %`)}</span>
+        )}
+      </p>
+      {fit.odd !== null && (
+        <p className="note" role="alert">
+          {m.odd(say(shots[fit.odd]!.distanceM), signed(fit.residualsMm[fit.odd]!))}
+        </p>
+      )}
+      {shots.length > 2 && (
+        <ResidualChart
+          points={shots.map((shot, i) => ({
+            distanceM: shot.distanceM,
+            residualMm: fit.residualsMm[i]!,
+          }))}
+          sigmaMm={fit.sigmaMarkMm}
+          odd={fit.odd}
+          units={units}
+        />
+      )}
+    </div>
   );
 }
 
@@ -94,11 +195,13 @@ function Inputs({ inputs }: { inputs: readonly MarkInput[] }) {
             {name}{' '}
             {si !== null && (
               <b className="figure">
-                <WithFractions text={write(si, quantity, units)} />
+                <WithFractions
+                  text={quantity === 'number' ? si.toFixed(2) : write(si, quantity, units)}
+                />
               </b>
             )}{' '}
             <span
-              className={from === 'measured' ? 'soft' : 'tag'}
+              className={from === 'measured' || from === 'shots' ? 'soft' : 'tag'}
               data-kind={from === 'missing' ? 'out' : 'warn'}
             >
               {w.from[from]}

@@ -1,124 +1,122 @@
 'use client';
-import { useState } from 'react';
-import Button from '@mui/material/Button';
-import { archerCautions, readOptionsFor } from '@/core/job';
-import { tearWords, type Reading } from '@/core/route';
-import { read } from '@/core/units';
-import { PaperDrawing } from '../../drawings/PaperDrawing';
-import { whenText } from '../../fields/dates';
+import Link from 'next/link';
+import { archerCautions, jobPaper } from '@/core/job';
+import { SCHOOLS } from '@/core/route';
+import { adjustmentRule, ADJUSTMENTS } from '@/core/tuning';
+import { Choice } from '../../fields/Choice';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
-import { lane as w } from '../../words';
-import { StepNotes } from './StepNotes';
+import { useStage } from '../../job/useStage';
+import { lane as w, paperWords as p } from '../../words';
+import { BareShaft } from './BareShaft';
 import { LaneParts } from './LaneParts';
-import { SmallNumber } from './SmallNumber';
+import { PaperStrip } from './PaperStrip';
+import { StepNotes } from './StepNotes';
+import { TearEntry } from './TearEntry';
+import { WalkBack } from './WalkBack';
 
-/** A tear noted by a tap where the nock went, or typed; every paper kept. */
+const TABS = ['paper', 'bare', 'walk'] as const;
+type Tab = (typeof TABS)[number];
+
+/** Tears through paper, what to move because of them, and two more checks of the same thing. */
 export function Paper() {
-  const { snapshot, derived, send } = useJob();
-  const [text, setText] = useState({ right: '', up: '' });
-  const [trouble, setTrouble] = useState('');
-  const options = readOptionsFor('paperTear', snapshot.shop.units, snapshot.bow)!;
-  const right = read(text.right, options);
-  const up = read(text.up, options);
-  const both = right.ok && up.ok;
+  const { derived } = useJob();
+  const { at, href } = useStage();
+  const tab: Tab = TABS.find((id) => id === at('check')) ?? 'paper';
   const step = derived.plan.steps.find(({ id }) => id === 'paper')!;
-  const papers = [...(derived.history.get('paperTear') ?? [])].reverse();
-  const note = async () => {
-    if (!right.ok || !up.ok) {
-      setTrouble(!right.ok ? right.message : !up.ok ? up.message : '');
-      return;
-    }
-    const reading = { key: 'paperTear', entered: text.right, entered2: text.up };
-    const answer = await send({ name: 'takeReadings', readings: [reading] });
-    setTrouble(answer?.message ?? '');
-    if (!answer) setText({ right: '', up: '' });
-  };
-  const put = (field: 'right' | 'up') => (value: string) => {
-    setText({ ...text, [field]: value });
-    setTrouble('');
-  };
   return (
     <>
       <main className="work">
         <LaneParts current="paper" />
-        <div className="split paper-split">
-          <PaperDrawing
-            nock={both ? { rightMm: right.si, upMm: up.si } : null}
-            last={papers[0] ? tearOf(papers[0]) : null}
-            onTap={({ rightMm, upMm }) => {
-              setText({ right: `${Math.round(rightMm)} mm`, up: `${Math.round(upMm)} mm` });
-              setTrouble('');
-            }}
-          />
-          <form
-            className="stack"
-            noValidate
-            onSubmit={(event) => {
-              event.preventDefault();
-              void note();
-            }}
-          >
-            <p>{w.tapHint}</p>
-            <SmallNumber
-              label={w.right}
-              text={text.right}
-              onText={put('right')}
-              result={right}
-              current
-            />
-            <SmallNumber label={w.up} text={text.up} onText={put('up')} result={up} />
-            <Button type="submit" variant="contained" className="enter">
-              <span>{both ? w.note(tearWords(right.si, up.si)) : w.noteBlank}</span>
-              <span className="key">Enter</span>
-            </Button>
-            <p className="field-error" role={trouble ? 'alert' : undefined}>
-              {trouble}
-            </p>
-            <StepNotes step={step} />
-          </form>
-        </div>
-        <section className="block">
-          <h3>{w.history}</h3>
-          {papers.length === 0 ? (
-            <p className="soft">{w.noHistory}</p>
-          ) : (
-            <ul className="papers">
-              {papers.map((reading) => (
-                <SmallPaper key={reading.seq} reading={reading} />
-              ))}
-            </ul>
-          )}
-        </section>
+        <ul className="value-tabs">
+          {TABS.map((id) => (
+            <li key={id}>
+              <Link
+                className="plain-button"
+                href={href('lane', { part: 'paper', ...(id === 'paper' ? {} : { check: id }) })}
+                scroll={false}
+                aria-current={id === tab ? 'step' : undefined}
+              >
+                {p.tabs[id]}
+              </Link>
+            </li>
+          ))}
+        </ul>
+        {tab === 'paper' && <PaperWork />}
+        {tab === 'bare' && <BareShaft />}
+        {tab === 'walk' && <WalkBack />}
       </main>
-      <Margin
-        because={[w.because.tear, w.watch.vanes]}
-        watch={[
-          { id: 'target', text: w.watch.target, stop: true },
-          ...(step.template.watch ?? []).map((entry, i) => ({ id: `s${i}`, text: entry })),
-          ...archerCautions(snapshot).filter(({ id }) => id === 'minor' || id === 'injury'),
-        ]}
-      />
+      <PaperMargin tab={tab} watch={step.template.watch ?? []} />
     </>
   );
 }
 
-const tearOf = (reading: Reading) => ({ rightMm: reading.si ?? 0, upMm: reading.si2 ?? 0 });
-
-function SmallPaper({ reading }: { reading: Reading }) {
-  const { snapshot } = useJob();
-  const tear = tearOf(reading);
-  const good = Math.hypot(tear.rightMm, tear.upMm) <= 6;
+function PaperWork() {
+  const { snapshot, derived, send } = useJob();
+  const tune = jobPaper(snapshot, derived);
+  const step = derived.plan.steps.find(({ id }) => id === 'paper')!;
+  const school = SCHOOLS.find(({ name }) => name === 'paper')!;
   return (
-    <li>
-      <PaperDrawing nock={tear} small />
-      <b>{tearWords(tear.rightMm, tear.upMm)}</b>
-      <span className="tag" data-kind={good ? 'in' : 'warn'}>
-        {good ? w.good : w.tearOut}
-      </span>
-      <span className="small soft">
-        {reading.who}, {whenText(reading.at, snapshot.shop.timeZone, snapshot.today)}
-      </span>
-    </li>
+    <>
+      <TearEntry tune={tune} />
+      <StepNotes step={step} />
+      <PaperStrip />
+      <section className="block paper-school">
+        <Choice
+          label={school.title}
+          value={derived.context.schools.paper}
+          options={school.choices}
+          onChange={(id) =>
+            void send({
+              name: 'setAnswers',
+              job: {
+                schools: {
+                  ...snapshot.job.schools,
+                  paper: id as typeof derived.context.schools.paper,
+                },
+              },
+            })
+          }
+        />
+      </section>
+    </>
+  );
+}
+
+function PaperMargin({ tab, watch }: { tab: Tab; watch: readonly string[] }) {
+  const { snapshot, derived } = useJob();
+  const tune = jobPaper(snapshot, derived);
+  const { response } = tune;
+  const hand = snapshot.bow?.hand ?? snapshot.archer.hand;
+  const shots = (derived.history.get('paperTear') ?? []).length;
+  // Only what was moved on this bow says more than the rule.
+  const learned = ADJUSTMENTS.filter((id) => response.moved[id] !== 0).map((id) => {
+    const { axis, unit } = adjustmentRule(id, hand);
+    const per = response[axis].per[id]!;
+    const sigma = Math.sqrt(response[axis].perVariance[id]!);
+    return p.response(p.short[id], per.toFixed(1).replace('-', '−'), sigma.toFixed(1), unit);
+  });
+  const because =
+    tab === 'bare'
+      ? [p.bare.rule, p.bare.counted]
+      : tab === 'walk'
+        ? [p.walk.because]
+        : [
+            w.because.tear,
+            p.because,
+            ...(shots > 0 ? [p.why(shots, response.scatterMm.toFixed(1))] : []),
+            ...learned,
+          ];
+  return (
+    <Margin
+      because={because}
+      watch={[
+        { id: 'target', text: w.watch.target, stop: true },
+        ...watch.map((entry, i) => ({ id: `s${i}`, text: entry })),
+        ...(tab === 'bare' ? [{ id: 'bare', text: p.bare.watch }] : []),
+        ...(tab === 'paper' ? [{ id: 'ripple', text: p.ripple }] : []),
+        ...archerCautions(snapshot).filter(({ id }) => id === 'minor' || id === 'injury'),
+      ]}
+    />
   );
 }

@@ -7,6 +7,7 @@ import { useStage } from '../../job/useStage';
 import { bench, lane as w } from '../../words';
 import { LaneParts } from './LaneParts';
 import { LaneStep } from './LaneStep';
+import { ThirdAxisShot } from './ThirdAxisShot';
 
 /** What is done at the sight once the first distance is settled. */
 export const SIGHT_STEPS: readonly string[] = ['thirdAxisShot', 'pins', 'tape'];
@@ -44,6 +45,18 @@ export function SightSet() {
               </li>
             ))}
           </ul>
+        )}
+        {step?.id === 'thirdAxisShot' && <ThirdAxisShot />}
+        {(step?.id === 'tape' || step?.id === 'pins') && (
+          <p>
+            <Link
+              className="strong-link"
+              href={href('lane', { part: 'marks', view: step.id })}
+              scroll={false}
+            >
+              {w.toMaker[step.id]}
+            </Link>
+          </p>
         )}
         {step ? (
           <LaneStep key={step.id} step={step} nextPart="marks" nextName={w.marks} />

@@ -9,14 +9,20 @@ export function SmallNumber({
   onText,
   result,
   current = false,
+  name,
+  placeholder = '0 mm',
 }: {
   label: string;
   text: string;
   onText: (text: string) => void;
   result: ReadResult;
   current?: boolean;
+  /** Id of the field, where something else refers to it. */
+  name?: string;
+  placeholder?: string;
 }) {
-  const id = useId();
+  const own = useId();
+  const id = name ?? own;
   const wrong = !result.ok && text.trim().length > 1 ? result.message : '';
   return (
     <div>
@@ -30,7 +36,7 @@ export function SmallNumber({
             value={text}
             autoComplete="off"
             maxLength={30}
-            placeholder="0 mm"
+            placeholder={placeholder}
             data-measure={current ? '' : undefined}
             aria-invalid={wrong !== ''}
             aria-describedby={`${id}-wrong`}

@@ -1,23 +1,49 @@
 'use client';
-import { archerCautions } from '@/core/job';
-import { write } from '@/core/units';
+import { useState } from 'react';
+import Link from 'next/link';
+import Button from '@mui/material/Button';
+import { readChronographLine } from '@/contracts/chronograph';
+import { chronograph } from '@/core/bow';
+import { archerCautions, jobSpeed, readOptionsFor } from '@/core/job';
+import { latest, setupValue, type SpeedShot } from '@/core/route';
+import { read, write } from '@/core/units';
+import { MeasureField } from '../../fields/MeasureField';
+import { useDevice } from '../../fields/useDevice';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
-import { lane as w } from '../../words';
+import { useStage } from '../../job/useStage';
+import { devices as d, lane as w, speedWords as s } from '../../words';
 import { LaneParts } from './LaneParts';
-import { LaneStep } from './LaneStep';
+import { SmallNumber } from './SmallNumber';
+import { SpeedFacts } from './SpeedFacts';
+import { SpeedShots } from './SpeedShots';
+import { StepNotes } from './StepNotes';
 
-/** What the chronograph says, held against the prediction. */
+/** Chronograph shots one by one, what they say of this bow, and what the arrow carries. */
 export function Speed() {
   const { snapshot, derived } = useJob();
+  const { href } = useStage();
   const units = snapshot.shop.units;
   const step = derived.plan.steps.find(({ id }) => id === 'speed')!;
   const predicted = derived.context.predictedSpeed;
+  const { own } = jobSpeed(derived);
   return (
     <>
       <main className="work">
         <LaneParts current="speed" />
-        <LaneStep step={step} nextPart="first" nextName={w.first} />
+        <StepNotes step={step} say />
+        <SpeedEntry />
+        <SpeedFacts />
+        <div className="actions">
+          <Button
+            variant="outlined"
+            component={Link}
+            href={href('lane', { part: 'first' })}
+            scroll={false}
+          >
+            {w.first}
+          </Button>
+        </div>
       </main>
       <Margin
         because={[
@@ -29,13 +55,134 @@ export function Speed() {
                 ),
               ]
             : []),
-          w.because.model,
+          s.because.mean,
+          ...(own ? [s.because.sigma(write(own.sigmaMps, 'speed', units, { decimals: 1 }))] : []),
+          s.because.model,
         ]}
         watch={[
           { id: 'target', text: w.watch.target, stop: true },
+          ...(step.template.watch ?? []).map((entry, i) => ({ id: `s${i}`, text: entry })),
           ...archerCautions(snapshot).filter(({ id }) => id === 'minor' || id === 'injury'),
         ]}
       />
     </>
+  );
+}
+
+/** Shots of the present series: those of the newest reading, unless something changed since. */
+function useSeries(other: boolean) {
+  const { derived } = useJob();
+  const key = other ? 'speedOther' : 'arrowSpeed';
+  const reading = latest(derived.history, key);
+  const stale = derived.plan.stale.some((entry) => entry.key === key);
+  const shots: readonly SpeedShot[] =
+    reading?.data?.kind === 'speeds'
+      ? reading.data.shots
+      : reading && reading.si !== null
+        ? [{ mps: reading.si, device: null, discarded: null }]
+        : [];
+  return { reading, stale, shots };
+}
+
+function SpeedEntry() {
+  const { snapshot, send } = useJob();
+  const units = snapshot.shop.units;
+  const [other, setOther] = useState(false);
+  const [mass, setMass] = useState('');
+  const [fresh, setFresh] = useState<number | null>(null);
+  const { reading, stale, shots: kept } = useSeries(other);
+  // A new series begins where something changed, or where somebody says so.
+  const begun = stale || (reading !== null && fresh === reading.seq) || (other && reading === null);
+  const shots = begun ? [] : kept;
+  const options = readOptionsFor('arrowSpeed', units, snapshot.bow)!;
+  const massRead = read(mass, {
+    quantity: 'mass',
+    shop: units,
+    min: 10,
+    max: 60,
+    what: 'arrow’s mass',
+  });
+  const wire = (shot: SpeedShot) => ({
+    entered: `${shot.mps} m/s`,
+    device: shot.device,
+    discarded: shot.discarded,
+  });
+  const keep = (next: ReturnType<typeof wire>[]) => {
+    if (other && !massRead.ok) return Promise.resolve({ message: massRead.message, pointer: '' });
+    return send({
+      name: 'takeSpeeds',
+      shots: next,
+      ...(other ? { arrow: mass } : {}),
+    });
+  };
+  const device = useDevice(snapshot.job.id, 'chronograph', (line) => {
+    const heard = readChronographLine(line);
+    if (heard.kind === 'junk') return 'junk';
+    return heard.kind === 'shot' ? { reading: heard.speedMps as number } : 'nothing';
+  });
+  const [trouble, setTrouble] = useState('');
+  const listen = () =>
+    device.start({ again: shots.length }, (got, name) => {
+      const more = got.map((mps) => ({ entered: `${mps} m/s`, device: name, discarded: null }));
+      void keep([...shots.map(wire), ...more]).then((answer) => {
+        setTrouble(answer?.message ?? '');
+        if (!answer) device.clear();
+      });
+    });
+  const result = chronograph(shots.filter((shot) => shot.discarded === null).map((x) => x.mps));
+  return (
+    <div className="split speed-split">
+      <div className="stack">
+        {other && (
+          <>
+            <SmallNumber label={s.otherMass} text={mass} onText={setMass} result={massRead} />
+            <p className="small soft">{s.otherHint}</p>
+          </>
+        )}
+        <MeasureField
+          label={other ? s.otherArrow : setupValue('arrowSpeed').name}
+          draft={`${snapshot.job.id}.${other ? 'speedOther' : 'arrowSpeed'}`}
+          options={options}
+          onTake={(entered) =>
+            keep([...shots.map(wire), { entered, device: null, discarded: null }])
+          }
+        />
+        <div className="actions">
+          {device.state === 'live' ? (
+            <Button variant="outlined" onClick={device.clear}>
+              {d.stop}
+            </Button>
+          ) : (
+            <Button variant="outlined" onClick={listen}>
+              {d.connect}
+            </Button>
+          )}
+          <Button variant="text" onClick={() => setOther(!other)}>
+            {other ? s.ownArrow : s.otherArrow}
+          </Button>
+        </div>
+        {device.state !== 'idle' && (
+          <p className="soft" role="status">
+            {d.live(device.device, device.got.length, device.leftOut)}
+          </p>
+        )}
+        {device.message && (
+          <p className="note" role="alert">
+            {device.message}
+          </p>
+        )}
+        <p className="field-error" role={trouble ? 'alert' : undefined}>
+          {trouble}
+        </p>
+      </div>
+      <SpeedShots
+        shots={shots}
+        coming={device.state === 'live' ? device.got : []}
+        result={result}
+        stale={stale}
+        onFresh={reading && shots.length > 0 ? () => setFresh(reading.seq) : null}
+        onChange={(next) => keep(next.map(wire))}
+      />
+    </div>
   );
 }

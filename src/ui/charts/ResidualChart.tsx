@@ -1,0 +1,105 @@
+'use client';
+import dynamic from 'next/dynamic';
+import type { ApexOptions } from 'apexcharts';
+import { write, type ShopUnits } from '@/core/units';
+import { marksWords as m } from '../words';
+import { chartBase } from './base';
+
+const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
+
+/** Confirmed marks against the fit: how far each stands off it, in a band of its scatter. */
+export function ResidualChart({
+  points,
+  sigmaMm,
+  odd,
+  units,
+}: {
+  points: readonly { readonly distanceM: number; readonly residualMm: number }[];
+  sigmaMm: number | null;
+  odd: number | null;
+  units: ShopUnits;
+}) {
+  const perUnit = units.distance === 'yd' ? 0.9144 : 1;
+  // Half millimetres, so that no tick is a rounded one; room at both ends for the outermost marks.
+  const most = Math.ceil(Math.max(0.5, ...points.map((p) => Math.abs(p.residualMm) * 1.2)) * 2) / 2;
+  const xs = points.map(({ distanceM }) => distanceM / perUnit);
+  const options: ApexOptions = {
+    ...chartBase,
+    chart: { ...chartBase.chart, type: 'scatter' },
+    xaxis: {
+      type: 'numeric',
+      min: Math.floor((Math.min(...xs) - 3) / 10) * 10,
+      max: Math.ceil((Math.max(...xs) + 3) / 10) * 10,
+      stepSize: 10,
+      labels: { formatter: (x) => `${Math.round(Number(x))}` },
+      title: { text: units.distance },
+    },
+    yaxis: {
+      min: -most,
+      max: most,
+      tickAmount: 2,
+      labels: { formatter: (y) => y.toFixed(1).replace('-', '−') },
+      title: { text: m.residualsAxis },
+    },
+    annotations: {
+      yaxis: [
+        { y: 0, borderColor: 'var(--ink-soft)', strokeDashArray: 0 },
+        ...(sigmaMm === null
+          ? []
+          : [
+              {
+                y: -sigmaMm,
+                y2: sigmaMm,
+                fillColor: 'var(--petrol)',
+                borderColor: 'transparent',
+                opacity: 0.1,
+              },
+            ]),
+      ],
+    },
+    markers: {
+      size: 8,
+      strokeWidth: 0,
+      discrete:
+        odd === null
+          ? []
+          : [
+              {
+                seriesIndex: 0,
+                dataPointIndex: odd,
+                size: 11,
+                fillColor: 'var(--brick)',
+                strokeColor: 'var(--brick)',
+              },
+            ],
+    },
+    colors: ['var(--petrol)'],
+  };
+  return (
+    <figure className="chart residuals">
+      <figcaption className="block-title">{m.residuals}</figcaption>
+      <Chart
+        type="scatter"
+        height={180}
+        options={options}
+        series={[
+          {
+            name: m.residualsAxis,
+            data: points.map(({ distanceM, residualMm }) => ({
+              x: distanceM / perUnit,
+              y: residualMm,
+            })),
+          },
+        ]}
+      />
+      <p className="visually-hidden">
+        {points
+          .map(
+            ({ distanceM, residualMm }) =>
+              `${write(distanceM, 'distance', units, { decimals: 0 })}: ${residualMm.toFixed(1)} mm`,
+          )
+          .join('; ')}
+      </p>
+    </figure>
+  );
+}

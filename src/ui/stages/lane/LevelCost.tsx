@@ -1,0 +1,40 @@
+'use client';
+import { flightInputs, jobMarks, levelCosts, type Axis } from '@/core/job';
+import { latest, setupValue, type SetupKey } from '@/core/route';
+import { metre, write } from '@/core/units';
+import { useJob } from '../../job/JobProvider';
+import { marksWords as m } from '../../words';
+
+const AXES: Partial<Record<SetupKey, Axis>> = {
+  firstAxis: 'first',
+  secondAxis: 'second',
+  thirdAxis: 'third',
+};
+
+/** What an axis that is off costs at this archer's distances: the reading's own error, else one degree. */
+export function LevelCost({ of }: { of: SetupKey }) {
+  const { snapshot, derived } = useJob();
+  const axis = AXES[of];
+  if (!axis) return null;
+  const units = snapshot.shop.units;
+  const { flight } = flightInputs(derived);
+  if ('ok' in flight) return null;
+  const far = snapshot.job.furthestM ?? 50;
+  const distances = [metre(far), metre(Math.max(10, far / 2))];
+  const { referenceM } = jobMarks(derived, distances);
+  const off = Math.abs(latest(derived.history, of)?.si ?? 0);
+  const shown = off >= 0.1 ? off : 1;
+  const costs = levelCosts(flight, referenceM, distances, shown)[axis];
+  if (costs.length === 0) return null;
+  const rows = costs
+    .map((mm, i) =>
+      m.costAt((mm / 10).toFixed(1), write(distances[i]!, 'distance', units, { decimals: 0 })),
+    )
+    .join(', ');
+  const out = off > setupValue(of).tolerance;
+  return (
+    <p className={out ? 'note level-cost' : 'soft level-cost'}>
+      {m.cost(`${shown.toFixed(1)}°`, rows)}.
+    </p>
+  );
+}

@@ -1,0 +1,124 @@
+'use client';
+import { useState } from 'react';
+import { pinDistances, pinLayout, type PinPlace } from '@/core/flight';
+import { dropsBelow, type JobMarks } from '@/core/job';
+import { itemOf } from '@/core/kit';
+import { M_PER_YARD, metre, mm, read, write } from '@/core/units';
+import { PinsDrawing } from '../../drawings/PinsDrawing';
+import { useJob } from '../../job/JobProvider';
+import { marksWords } from '../../words';
+import { SmallNumber } from './SmallNumber';
+
+const w = marksWords.pins;
+const USUAL_PINS = 5;
+const USUAL_DOT_MM = 0.74;
+
+/** Pins at their true gaps: which fit the housing, and where the first has to stand so that all do. */
+export function PinGaps({ marks }: { marks: JobMarks }) {
+  const { snapshot, derived } = useJob();
+  const { units } = snapshot.shop;
+  const sight = itemOf(derived.kit, 'sight')?.attrs;
+  const perUnit = units.distance === 'yd' ? M_PER_YARD : 1;
+  const first = marks.referenceM / perUnit;
+  const furthest = (snapshot.job.furthestM ?? 50) / perUnit;
+  const [distances, setDistances] = useState<readonly string[]>(() =>
+    pinDistances(sight?.pins ?? USUAL_PINS, Math.round(first), Math.round(furthest)).map(
+      (d) => `${d} ${units.distance}`,
+    ),
+  );
+  const roomStart = sight ? (sight.travelMm > 0 ? sight.travelMm : 2 * sight.housingRadiusMm) : 24;
+  const [roomText, setRoom] = useState(`${roomStart} mm`);
+  const [firstText, setFirst] = useState('');
+  const length = (text: string, what: string) =>
+    read(text, { quantity: 'length', shop: units, bareUnit: 'mm', min: 0, max: 120, what });
+  const room = length(roomText, 'room for pins');
+  const firstPin = length(firstText, 'first pin');
+  const reads = distances.map((text) =>
+    read(text, { quantity: 'distance', shop: units, min: 5, max: 150, what: 'distance' }),
+  );
+  const meant = reads
+    .flatMap((entry) => (entry.ok ? [entry.si] : []))
+    .sort((a, b) => a - b)
+    .filter((d, i, all) => i === 0 || d - all[i - 1]! > 0.4);
+  const drops =
+    marks.flight && meant.length > 0
+      ? dropsBelow(
+          marks.flight,
+          marks.flight.speedMps,
+          metre(meant[0]!),
+          meant.map((d) => metre(d)),
+        )
+      : null;
+  const housing = {
+    pins: sight?.pins ?? USUAL_PINS,
+    pinMm: mm(sight?.pinMm ?? USUAL_DOT_MM),
+    roomMm: mm(room.ok ? room.si : roomStart),
+  };
+  const layout =
+    drops &&
+    pinLayout(
+      housing,
+      meant.map((d) => metre(d)),
+      drops.map((drop) => mm(drop)),
+      firstText.trim() !== '' && firstPin.ok ? mm(firstPin.si) : null,
+    );
+  const say = (distanceM: number) => write(distanceM, 'distance', units, { decimals: 0 });
+  const outside = layout?.pins.filter((pin) => !pin.fits) ?? [];
+  return (
+    <div className="pins-split">
+      {layout && <PinsDrawing layout={layout} housing={housing} say={say} />}
+      <div className="stack">
+        <div className="tear-fields pin-distances">
+          {distances.map((text, i) => (
+            <SmallNumber
+              key={i}
+              label={`${w.distance} ${i + 1}`}
+              text={text}
+              onText={(value) => setDistances(distances.map((t, k) => (k === i ? value : t)))}
+              result={reads[i]!}
+            />
+          ))}
+        </div>
+        <div className="tear-fields">
+          <SmallNumber label={w.room} text={roomText} onText={setRoom} result={room} />
+          <SmallNumber label={w.first} text={firstText} onText={setFirst} result={firstPin} />
+        </div>
+        {layout && (
+          <>
+            <ol className="rows pin-rows">
+              {layout.pins.map((pin) => (
+                <PinRow key={pin.distanceM} pin={pin} say={say} />
+              ))}
+            </ol>
+            {outside.length > 0 && (
+              <p className="note" role="alert">
+                {w.named(outside.map((pin) => say(pin.distanceM)).join(', '))}{' '}
+                {layout.firstAtMostMm === null
+                  ? w.cannot(layout.spanMm.toFixed(1), housing.roomMm.toFixed(0))
+                  : w.firstAtMost(layout.firstAtMostMm.toFixed(1))}
+              </p>
+            )}
+            {outside.length === 0 && layout.firstAtMostMm !== null && (
+              <p className="verdict" role="status">
+                <b>{w.firstAtMost(layout.firstAtMostMm.toFixed(1))}</b>
+              </p>
+            )}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function PinRow({ pin, say }: { pin: PinPlace; say: (distanceM: number) => string }) {
+  return (
+    <li data-out={pin.fits ? 'no' : 'yes'}>
+      <b className="figure">{say(pin.distanceM)}</b>
+      <span className="figure">{pin.gapMm === null ? '' : w.gap(pin.gapMm.toFixed(1))}</span>
+      <span className="tag" data-kind={pin.fits ? 'in' : 'out'}>
+        {pin.fits ? w.fits : w.fitsNot}
+      </span>
+      {pin.touches && <span className="small soft">{w.touches}</span>}
+    </li>
+  );
+}

@@ -1,0 +1,74 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import { latest } from '@/core/route';
+import { read, write } from '@/core/units';
+import { useJob } from '../../job/JobProvider';
+import { marksWords as m } from '../../words';
+import { SmallNumber } from './SmallNumber';
+
+/** "The scale says 58 at a true 60": a mark from a tape that is already on the sight. */
+export function ScaleReads() {
+  const { snapshot, derived, send } = useJob();
+  const units = snapshot.shop.units;
+  const speed = latest(derived.history, 'arrowSpeed')?.si ?? null;
+  const [text, setText] = useState({
+    distance: '',
+    scale: '',
+    speed: speed === null ? '' : write(speed, 'speed', units, { decimals: 1 }),
+  });
+  const [trouble, setTrouble] = useState('');
+  const distance = (what: string) =>
+    ({ quantity: 'distance', shop: units, min: 3, max: 150, what }) as const;
+  const far = read(text.distance, distance('true distance'));
+  const scale = read(text.scale, distance('reading of the scale'));
+  const tape = read(text.speed, {
+    quantity: 'speed',
+    shop: units,
+    min: 25,
+    max: 140,
+    what: 'speed printed on the tape',
+  });
+  const put = (field: keyof typeof text) => (value: string) => {
+    setText({ ...text, [field]: value });
+    setTrouble('');
+  };
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        const wrong = [far, scale, tape].find((entry) => !entry.ok);
+        if (wrong && !wrong.ok) return setTrouble(wrong.message);
+        void send({
+          name: 'takeMark',
+          distance: text.distance,
+          scale: text.scale,
+          tapeSpeed: text.speed,
+        }).then((answer) => {
+          setTrouble(answer?.message ?? '');
+          if (!answer) setText({ ...text, distance: '', scale: '' });
+        });
+      }}
+    >
+      <h3 className="block-title">{m.scaleTitle}</h3>
+      <p className="soft">{m.scaleHint}</p>
+      <div className="tear-fields">
+        <SmallNumber
+          label={m.trueDistance}
+          text={text.distance}
+          onText={put('distance')}
+          result={far}
+        />
+        <SmallNumber label={m.scaleReads} text={text.scale} onText={put('scale')} result={scale} />
+        <SmallNumber label={m.tapeSpeed} text={text.speed} onText={put('speed')} result={tape} />
+      </div>
+      <Button type="submit" variant="outlined">
+        {m.takeScale}
+      </Button>
+      <p className="field-error" role={trouble ? 'alert' : undefined}>
+        {trouble}
+      </p>
+    </form>
+  );
+}

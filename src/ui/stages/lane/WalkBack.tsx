@@ -1,0 +1,161 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import { driftWords, latest } from '@/core/route';
+import { walkBack } from '@/core/tuning';
+import { metre, mm, read, write } from '@/core/units';
+import { WalkBackDrawing } from '../../drawings/WalkBackDrawing';
+import { useJob } from '../../job/JobProvider';
+import { paperWords } from '../../words';
+import { SmallNumber } from './SmallNumber';
+
+const p = paperWords.walk;
+interface Typed {
+  readonly distance: string;
+  readonly right: string;
+}
+
+/** Hits beside a plumb line from several distances: what they say of the centre shot. */
+export function WalkBack() {
+  const { snapshot, derived, send } = useJob();
+  const units = snapshot.shop.units;
+  const [hits, setHits] = useState<readonly Typed[]>([]);
+  const [text, setText] = useState<Typed>({ distance: '', right: '' });
+  const [trouble, setTrouble] = useState('');
+  const far = (distance: string) =>
+    read(distance, { quantity: 'distance', shop: units, min: 3, max: 150, what: 'distance' });
+  const beside = (right: string) =>
+    read(right, {
+      quantity: 'length',
+      shop: units,
+      bareUnit: 'mm',
+      min: -3000,
+      max: 3000,
+      what: 'distance beside the line',
+    });
+  const kept = latest(derived.history, 'walkBack');
+  const points =
+    hits.length > 0
+      ? hits.map((hit) => {
+          const [d, r] = [far(hit.distance), beside(hit.right)];
+          return { distanceM: metre(d.ok ? d.si : 0), rightMm: r.ok ? r.si : 0 };
+        })
+      : kept?.data?.kind === 'walkBack'
+        ? kept.data.hits.map((hit) => ({ ...hit, distanceM: metre(hit.distanceM) }))
+        : [];
+  const length = latest(derived.history, 'drawLength')?.si ?? null;
+  const answer = points.length > 0 && length !== null ? walkBack(points, mm(length)) : null;
+  const add = () => {
+    const [d, r] = [far(text.distance), beside(text.right)];
+    if (!d.ok) return setTrouble(d.message);
+    if (!r.ok) return setTrouble(r.message);
+    setTrouble('');
+    setHits([...hits, text]);
+    setText({ distance: '', right: '' });
+  };
+  const take = () =>
+    void send({ name: 'takeWalkBack', hits: hits.map((hit) => ({ ...hit })) }).then((problem) => {
+      setTrouble(problem?.message ?? '');
+      if (!problem) setHits([]);
+    });
+  return (
+    <div className="tear-split">
+      <WalkBackDrawing
+        points={points}
+        line={answer?.ok ? answer : null}
+        say={(m) => write(m, 'distance', units, { decimals: 0 })}
+      />
+      <div className="stack">
+        <p className="step-say">{p.hint}</p>
+        <form
+          className="tear-fields"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            add();
+          }}
+        >
+          <SmallNumber
+            label={p.distance}
+            text={text.distance}
+            onText={(distance) => setText({ ...text, distance })}
+            result={far(text.distance)}
+            placeholder={units.distance === 'yd' ? '20 yd' : '20 m'}
+            current
+          />
+          <SmallNumber
+            label={p.right}
+            text={text.right}
+            onText={(right) => setText({ ...text, right })}
+            result={beside(text.right)}
+          />
+          <Button type="submit" variant="outlined">
+            {p.add}
+          </Button>
+        </form>
+        {hits.length > 0 && (
+          <ul className="rows">
+            {hits.map((hit, i) => (
+              <li key={i}>
+                <span className="figure">{hit.distance}</span>
+                <span className="figure">{hit.right}</span>
+                <Button
+                  variant="text"
+                  size="small"
+                  onClick={() => setHits(hits.filter((_, k) => k !== i))}
+                >
+                  {p.remove}
+                </Button>
+              </li>
+            ))}
+          </ul>
+        )}
+        {answer?.ok && <Says answer={answer} />}
+        {answer && !answer.ok && <p className="soft">{answer.message}</p>}
+        {hits.length > 0 && (
+          <Button variant="contained" disabled={!answer?.ok} onClick={take}>
+            {p.take}
+          </Button>
+        )}
+        <p className="field-error" role={trouble ? 'alert' : undefined}>
+          {trouble}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function Says({ answer }: { answer: Extract<ReturnType<typeof walkBack>, { ok: true }> }) {
+  const { snapshot, send } = useJob();
+  const { bow, archer } = snapshot;
+  if (answer.bends) return <p className="note">{p.bends}</p>;
+  if (!answer.drifts || answer.restMm === 0)
+    return (
+      <p className="note" data-kind="good" role="status">
+        {p.straight}
+      </p>
+    );
+  const words = paperWords.advice(
+    'restSideways',
+    answer.restMm,
+    bow?.hand ?? archer.hand,
+    bow?.yokes ?? null,
+    (size) => `${size} mm`,
+  );
+  return (
+    <div className="note" role="status">
+      <p>{p.drift(driftWords(answer.mmPerM))}</p>
+      <p>
+        <b>{words}</b>
+      </p>
+      <Button
+        variant="outlined"
+        onClick={() =>
+          void send({ name: 'movePaper', adjustment: 'restSideways', amount: answer.restMm })
+        }
+      >
+        {paperWords.done}
+      </Button>
+    </div>
+  );
+}
