@@ -95,7 +95,7 @@ test('a new archer through all stages, by touch', async () => {
   }
   await reads(page, 'cannot be told from the aim');
   await hands.press('aria/Confirm the distance 18 m[role="button"]');
-  await reads(page, 'Pin below first');
+  await reads(page, 'Pin below 18 m');
   await journey.sight();
 
   await journey.handOver();
@@ -137,7 +137,7 @@ test('the same by keyboard only', async () => {
   }
   await reads(page, '4 hits');
   await hands.press('aria/Confirm the distance 18 m[role="button"]');
-  await reads(page, 'Pin below first');
+  await reads(page, 'Pin below 18 m');
   await journey.sight();
   await journey.handOver();
   await sheetAgrees(page, journey);

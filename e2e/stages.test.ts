@@ -277,7 +277,8 @@ describe('Lane', () => {
     await settled(page);
     const tears = (await shop.snapshot(jobId)).readings.filter(({ key }) => key === 'paperTear');
     expect(tears.map(({ si, si2 }) => [si, si2])).toEqual([
-      [-14, 5],
+      [16, 5],
+      [7, 3],
       [-6, 2],
     ]);
     await reads(page, 'worth another look', '.papers');
@@ -328,7 +329,7 @@ describe('Lane', () => {
   });
 
   test('marks say what they rest on', async () => {
-    const { page } = await open('Teodor', 'lane?part=marks', 'Pin below first');
+    const { page } = await open('Teodor', 'lane?part=marks', 'Pin below 10 m');
     const margin = await pageText(page, '.margin');
     expect(margin).toMatch(/arrow speed \d+ fps predicted/);
     expect(margin).toMatch(/arrow mass 405 gr measured/);

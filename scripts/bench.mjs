@@ -21,6 +21,7 @@ needChromium();
 if (!needBuild()) stop('The build failed; the reason stands above.');
 if (!run(bin('tsx'), ['scripts/bench-compute.ts'])) stop('The compute bench failed.');
 if (!run(bin('tsx'), ['scripts/bench-kit.ts'])) stop('The bench of the kit failed.');
+if (!run(bin('tsx'), ['scripts/bench-lane.ts'])) stop('The bench of the lane failed.');
 if (!run(bin('tsx'), ['scripts/bench-route.ts'])) stop('The bench of the route failed.');
 
 const folder = mkdtempSync(join(tmpdir(), 'waffenrad-bench-'));

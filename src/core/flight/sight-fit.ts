@@ -198,23 +198,25 @@ function gaussNewton(
 }
 
 /**
- * The mark whose leaving makes the rest fit far better: left out, it stands off the others' fit by
- * more than a few of their σ. Told only where two marks or more are left to check each other.
+ * The mark whose leaving makes the rest fit best, when it stands off the others' fit by more than a
+ * few of their σ. Told only where two marks or more are left to check each other.
  */
 function oddMark(input: SightFitInput, whole: Fit): number | null {
   const count = input.shots.length;
   const used = input.fitDrag ? 3 : 2;
   if (count < used + 2) return null;
-  let [odd, worst] = [null as number | null, ODD_SIGMAS];
-  for (let i = 0; i < count; i++) {
+  const without = input.shots.flatMap((shot, i) => {
     const rest = input.shots.filter((_, k) => k !== i);
     const fit = bestFit(input, rest, [whole]);
-    const all = fit && drops(input, [...rest, input.shots[i]!], fit.speed, fit.drag);
-    if (!fit || !all || fit.variance === null) continue;
-    const offset = rest[0]!.dropMm - fit.residuals[0]! - all[0]!;
-    const off = Math.abs(input.shots[i]!.dropMm - offset - all.at(-1)!);
-    const sigma = Math.max(Math.sqrt(fit.variance), ODD_MM / ODD_SIGMAS);
-    if (off / sigma > worst) [odd, worst] = [i, off / sigma];
-  }
-  return odd;
+    return fit === null || fit.variance === null
+      ? []
+      : [{ i, shot, rest, fit, variance: fit.variance }];
+  });
+  const best = without.sort((a, b) => a.fit.sum - b.fit.sum)[0];
+  const all = best && drops(input, [...best.rest, best.shot], best.fit.speed, best.fit.drag);
+  if (!best || !all) return null;
+  const offset = best.rest[0]!.dropMm - best.fit.residuals[0]! - all[0]!;
+  const off = Math.abs(best.shot.dropMm - offset - all.at(-1)!);
+  const sigma = Math.max(Math.sqrt(best.variance), ODD_MM / ODD_SIGMAS);
+  return off / sigma > ODD_SIGMAS ? best.i : null;
 }

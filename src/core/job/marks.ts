@@ -164,7 +164,7 @@ export function jobMarks(derived: JobDerived, distancesM: readonly Metre[]): Job
       referenceM,
       referencePinMm: null,
     };
-  const fit = shots.length < 2 ? null : fitShots(flight, shots);
+  const fit = fitOf(derived, flight, shots);
   const used: JobFlight = fit?.ok
     ? { ...flight, speedMps: fit.speedMps, dragCoefficient: fit.dragCoefficient }
     : flight;
@@ -182,10 +182,25 @@ export function jobMarks(derived: JobDerived, distancesM: readonly Metre[]): Job
   };
 }
 
-export const fitShots = (flight: JobFlight, shots: readonly ConfirmedShot[]) => {
+/** Fits already made, by the job they were made of: one screen asks for the same several times. */
+const fitted = new WeakMap<object, JobMarks['fit']>();
+
+function fitOf(derived: JobDerived, flight: JobFlight, shots: readonly MarkShot[]) {
+  if (shots.length < 2) return null;
+  const known = fitted.get(derived);
+  if (known !== undefined) return known;
+  const fit = fitShots(flight, shots);
+  fitted.set(derived, fit);
+  return fit;
+}
+
+/** Speed through the shots, drag too from four on; where no drag fits them the usual one is kept. */
+export function fitShots(flight: JobFlight, shots: readonly ConfirmedShot[]) {
   const { clearance: _clearance, speedMps: _speed, ...geometry } = flight;
-  return sightFit({ ...geometry, shots, fitDrag: shots.length >= DRAG_FROM_SHOTS });
-};
+  const whole = sightFit({ ...geometry, shots, fitDrag: shots.length >= DRAG_FROM_SHOTS });
+  const noDrag = !whole.ok && whole.reason === 'no-such-arrow' && shots.length >= DRAG_FROM_SHOTS;
+  return noDrag ? sightFit({ ...geometry, shots }) : whole;
+}
 
 /** What the shots say stands over what the chronograph or the rating said. */
 function withFit(inputs: readonly MarkInput[], fit: JobMarks['fit']): MarkInput[] {

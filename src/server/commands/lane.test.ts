@@ -235,7 +235,7 @@ describe('distances', () => {
       reason: 'same-distance',
       pointer: '/command/distance',
     });
-    expect(refusal({ name: 'takeMark', distance: '60 m', drop: '240' }).reason).toBe(
+    expect(refusal({ name: 'takeMark', distance: '60 m', drop: '0.3' }).reason).toBe(
       'no-such-arrow',
     );
     send({ name: 'takeMark', distance: '40 m', drop: '14' });

@@ -23,14 +23,16 @@ export function ResidualChart({
   // Half millimetres, so that no tick is a rounded one; room at both ends for the outermost marks.
   const most = Math.ceil(Math.max(0.5, ...points.map((p) => Math.abs(p.residualMm) * 1.2)) * 2) / 2;
   const xs = points.map(({ distanceM }) => distanceM / perUnit);
+  const from = Math.floor((Math.min(...xs) - 3) / 10) * 10;
+  const to = Math.ceil((Math.max(...xs) + 3) / 10) * 10;
   const options: ApexOptions = {
     ...chartBase,
     chart: { ...chartBase.chart, type: 'scatter' },
     xaxis: {
       type: 'numeric',
-      min: Math.floor((Math.min(...xs) - 3) / 10) * 10,
-      max: Math.ceil((Math.max(...xs) + 3) / 10) * 10,
-      stepSize: 10,
+      min: from,
+      max: to,
+      tickAmount: (to - from) / 10,
       labels: { formatter: (x) => `${Math.round(Number(x))}` },
       title: { text: units.distance },
     },

@@ -32,7 +32,7 @@ export function useDevice<T>(jobId: string, name: string, hear: (line: string) =
   useEffect(() => () => clearTimeout(silence.current), []);
   const start = (
     query: Readonly<Record<string, string | number>> = {},
-    onEnd: (got: readonly T[], device: string) => void = () => undefined,
+    onEnd: (got: readonly T[], device: string, state: 'done' | 'lost') => void = () => undefined,
   ) => {
     const got: T[] = [];
     let [leftOut, device] = [0, ''];
@@ -41,7 +41,7 @@ export function useDevice<T>(jobId: string, name: string, hear: (line: string) =
     const end = (state: 'done' | 'lost', message: string) => {
       clearTimeout(silence.current);
       show({ state, message: message || (got.length === 0 ? w.nothingCame(leftOut) : '') });
-      if (got.length > 0) onEnd(got, device);
+      if (got.length > 0) onEnd(got, device, state);
     };
     const waitFor = () => {
       clearTimeout(silence.current);

@@ -39,7 +39,7 @@ export const marksWords = {
   chrono: (speed: string, pct: string) =>
     `The chronograph said ${speed}: ${pct} apart. More than a few in a hundred means peep height, peep to pin or a distance was read wrong.`,
   residuals: 'Confirmed marks against the fit',
-  residualsAxis: 'off the fit, mm at the pin',
+  residualsAxis: 'mm at the pin',
   none: 'Marks want speed, arrow, peep height and peep to pin.',
   tape: {
     what: 'What the tape shows',

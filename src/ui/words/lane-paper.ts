@@ -80,8 +80,7 @@ export const paperWords = {
   otherAmount: 'By another amount',
   otherLabel: (unit: string) => `Amount, ${unit}; − the other way`,
   unit: { mm: 'mm', step: 'steps' },
-  instead: 'Or instead',
-  useInstead: 'this one',
+  instead: (words: string) => `Or instead: ${words.charAt(0).toLowerCase()}${words.slice(1)}`,
   why: (shots: number, scatter: string) =>
     `Learned from ${shots} ${shots === 1 ? 'paper' : 'papers'}; this archer’s tears scatter ${scatter} mm.`,
   response: (name: string, per: string, sigma: string, unit: string) =>

@@ -18,9 +18,11 @@ import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
-import { bow as w } from '../../words';
+import { bow as w, devices } from '../../words';
 import { BowParts } from './BowParts';
 import { GoalPanel } from './GoalPanel';
+import { Discard } from '../lane/Discard';
+import { ScaleReading } from './ScaleReading';
 import { TurningPlan } from './TurningPlan';
 import { TurnsField } from './TurnsField';
 
@@ -137,6 +139,26 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
           limit={bow.maxTurns!}
         />
       )}
+      <ScaleReading
+        turns={known && turnsRead.ok ? turnsRead.si : null}
+        onPeak={(forceN, device) => {
+          if (known && !turnsRead.ok) return Promise.resolve(turnsRead.message);
+          return send({
+            name: 'takeReadings',
+            readings: [
+              {
+                key: 'peakWeight',
+                entered: `${forceN.toFixed(1)} N`,
+                method: device,
+                ...(known ? { entered2: turnsText } : {}),
+              },
+            ],
+          }).then((trouble) => {
+            if (!trouble) setTurnsText(null);
+            return trouble?.message ?? null;
+          });
+        }}
+      />
       <MeasureField
         label={w.weigh}
         options={readOptionsFor('peakWeight', units, bow)!}
@@ -177,7 +199,11 @@ function Weighings() {
                 />
               )}
             </span>
-            <span className="small soft">{reading.who}</span>
+            <span className="small soft">
+              {reading.who}
+              {reading.method !== 'typed' && `, ${devices.fromDevice}`}
+            </span>
+            <Discard seq={reading.seq} />
           </li>
         ))}
       </ul>

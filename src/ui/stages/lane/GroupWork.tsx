@@ -175,7 +175,7 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
             disabled={!answer || answer.pValue === null || answer.adjust}
             onClick={() => void confirm(false)}
           >
-            {w.confirm} {said}
+            {`${w.confirm} ${said}`}
           </Button>
           {answer?.adjust && (
             <Button

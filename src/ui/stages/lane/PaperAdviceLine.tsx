@@ -94,7 +94,6 @@ function Move({ tune }: { tune: PaperTuneResult }) {
   const { expected, sigmaMm } = advice;
   return (
     <>
-      <p className="small soft">{p.states.tear}</p>
       <h3>
         <WithFractions text={words(advice)} />
       </h3>
@@ -117,12 +116,14 @@ function Move({ tune }: { tune: PaperTuneResult }) {
         )}
       </div>
       {tune.runnerUp && (
-        <p className="small soft instead">
-          {p.instead}: <WithFractions text={words(instead ? tune.advice! : tune.runnerUp)} />{' '}
-          <Button variant="text" size="small" onClick={() => setInstead(!instead)}>
-            {p.useInstead}
-          </Button>
-        </p>
+        <Button
+          variant="text"
+          size="small"
+          className="instead"
+          onClick={() => setInstead(!instead)}
+        >
+          <WithFractions text={p.instead(words(instead ? tune.advice! : tune.runnerUp))} />
+        </Button>
       )}
       <p className="field-error" role={trouble ? 'alert' : undefined}>
         {trouble}

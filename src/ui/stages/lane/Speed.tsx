@@ -122,11 +122,12 @@ function SpeedEntry() {
   });
   const [trouble, setTrouble] = useState('');
   const listen = () =>
-    device.start({ again: shots.length }, (got, name) => {
+    device.start({ again: shots.length }, (got, name, state) => {
       const more = got.map((mps) => ({ entered: `${mps} m/s`, device: name, discarded: null }));
       void keep([...shots.map(wire), ...more]).then((answer) => {
         setTrouble(answer?.message ?? '');
-        if (!answer) device.clear();
+        // Why it ended early stays to be read.
+        if (!answer && state === 'done') device.clear();
       });
     });
   const result = chronograph(shots.filter((shot) => shot.discarded === null).map((x) => x.mps));
