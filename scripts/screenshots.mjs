@@ -38,7 +38,7 @@ const VIEWS = [
   ['shop', null, '/shop', 'extra'],
   ['bow-module', 'Ilse', 'bow?part=module', 'extra'],
   ['bow-bolts', 'Ilse', 'bow?part=bolts'],
-  ['bow-force', 'Ilse', 'bow?part=force'],
+  ['bow-force', 'Ilse', 'bow?part=force', 'extra'],
   ['kit', 'Ove', 'kit?slot=sight'],
   ['kit-packages', 'Ove', 'kit?part=packages'],
   ['kit-arrow', 'Casimir', 'kit?part=arrow'],
@@ -58,7 +58,7 @@ const VIEWS = [
   ['lane-tape', 'Aino', 'lane?part=marks&view=tape'],
   ['lane-field', 'Aino', 'lane?part=marks&view=field', 'extra'],
   ['lane-level', 'Teodor', 'bench?step=levels&value=secondAxis', 'extra'],
-  ['steady', 'Aino', 'steady'],
+  ['steady', 'Aino', 'steady', 'extra'],
   ['handover', 'Aino', 'handover'],
   ['sheet', 'Aino', 'sheet/1'],
 ];

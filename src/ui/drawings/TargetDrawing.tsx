@@ -11,6 +11,7 @@ export function TargetDrawing({
   hits,
   centre,
   ellipse = null,
+  before = [],
   onTap,
 }: {
   halfMm: number;
@@ -18,6 +19,8 @@ export function TargetDrawing({
   centre: Hit | null;
   /** Where the true middle lies with nine in ten. */
   ellipse?: Ellipse | null;
+  /** Hits of the group before, pale. */
+  before?: readonly { readonly rightMm: number; readonly upMm: number }[];
   onTap: (hit: Hit) => void;
 }) {
   const tap = (event: PointerEvent<SVGSVGElement>) => {
@@ -62,6 +65,17 @@ export function TargetDrawing({
         stroke="var(--ink-soft)"
         strokeWidth={0.5 * unit}
       />
+      {before.map((hit, i) => (
+        <circle
+          key={`b${i}`}
+          cx={hit.rightMm}
+          cy={-hit.upMm}
+          r={1.5 * unit}
+          fill="none"
+          stroke="var(--ink-soft)"
+          strokeWidth={0.5 * unit}
+        />
+      ))}
       {ellipse && (
         <ellipse
           rx={ellipse.longMm}

@@ -9,6 +9,7 @@ export const lane = {
   toMaker: { tape: 'Make and print the tape', pins: 'See the pins’ gaps' },
   noSightSteps: 'This sight brings nothing along to be done after the first distance.',
   none: 'open',
+  tearLength: (mm: number) => (mm < 0.5 ? 'one hole' : `${mm.toFixed(0)} mm tear`),
   andMore: (n: number) => ` and ${n}`,
   countMarks: (n: number) => `${n} distances`,
   noBow: 'The lane starts with a bow. Choose one first.',

@@ -139,6 +139,20 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
           limit={bow.maxTurns!}
         />
       )}
+      <MeasureField
+        label={w.weigh}
+        options={readOptionsFor('peakWeight', units, bow)!}
+        hint={known && turnsRead.ok ? `${w.at} ${write(turnsRead.si, 'turns', units)}` : undefined}
+        onTake={async (entered) => {
+          if (known && !turnsRead.ok) return { message: turnsRead.message, pointer: '' };
+          const trouble = await send({
+            name: 'takeReadings',
+            readings: [{ key: 'peakWeight', entered, ...(known ? { entered2: turnsText } : {}) }],
+          });
+          if (!trouble) setTurnsText(null);
+          return trouble;
+        }}
+      />
       <ScaleReading
         turns={known && turnsRead.ok ? turnsRead.si : null}
         onPeak={(forceN, device) => {
@@ -157,20 +171,6 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
             if (!trouble) setTurnsText(null);
             return trouble?.message ?? null;
           });
-        }}
-      />
-      <MeasureField
-        label={w.weigh}
-        options={readOptionsFor('peakWeight', units, bow)!}
-        hint={known && turnsRead.ok ? `${w.at} ${write(turnsRead.si, 'turns', units)}` : undefined}
-        onTake={async (entered) => {
-          if (known && !turnsRead.ok) return { message: turnsRead.message, pointer: '' };
-          const trouble = await send({
-            name: 'takeReadings',
-            readings: [{ key: 'peakWeight', entered, ...(known ? { entered2: turnsText } : {}) }],
-          });
-          if (!trouble) setTurnsText(null);
-          return trouble;
         }}
       />
     </div>

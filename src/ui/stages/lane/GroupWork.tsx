@@ -3,8 +3,9 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import { readPracticeLine } from '@/contracts/practice-archer';
 import { group, groupSpread, pinClicks, type GroupResult, type Hit } from '@/core/flight';
-import { confirmedShots, dropsBelow, jobMarks } from '@/core/job';
+import { confirmedShots, dropsBelow, jobMarks, type JobDerived } from '@/core/job';
 import { itemOf } from '@/core/kit';
+import type { HitPoint } from '@/core/route';
 import { metre, mm, read, write } from '@/core/units';
 import { TargetDrawing } from '../../drawings/TargetDrawing';
 import { useDevice } from '../../fields/useDevice';
@@ -90,6 +91,7 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
         setSpan(Math.max(span, wide < 0 ? SPANS_MM.length - 1 : wide));
       },
     );
+  const before = lastHits(derived);
   const said = how.ok ? write(how.si, 'distance', units, { decimals: 0 }) : '';
   const correctedMm =
     further && answer?.adjust && dropRead.ok ? dropRead.si - answer.pinMove!.upMm : null;
@@ -102,6 +104,7 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
           hits={hits}
           centre={answer?.centre ?? null}
           ellipse={spread?.confidence ?? null}
+          before={hits.length === 0 ? before : []}
           onTap={(hit) => setHits([...hits, hit])}
         />
         <div className="actions hit-actions">
@@ -211,6 +214,18 @@ function usualDistance(first: number | null, furthestM: number | null, unit: 'm'
   const perUnit = unit === 'yd' ? 0.9144 : 1;
   const far = Math.max(first + 15 * perUnit, Math.min(furthestM ?? 50, 90));
   return `${Math.round(far / perUnit / 5) * 5} ${unit}`;
+}
+
+/** Hits of the newest group that was confirmed. */
+function lastHits({ history }: JobDerived): readonly HitPoint[] {
+  const groups = [...(history.get('firstMark') ?? []), ...(history.get('markShot') ?? [])]
+    .flatMap(({ seq, data }) =>
+      data?.kind === 'group' || (data?.kind === 'mark' && data.hits.length > 0)
+        ? [{ seq, hits: data.hits }]
+        : [],
+    )
+    .sort((a, b) => b.seq - a.seq);
+  return groups[0]?.hits ?? [];
 }
 
 /** What the marks say of this distance before it is shot, mm below the first. */

@@ -1,6 +1,6 @@
 'use client';
 import { jobMarks, markDistances } from '@/core/job';
-import { isFinished, latest, tearWords } from '@/core/route';
+import { isFinished, latest } from '@/core/route';
 import { write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { Parts } from '../../job/Parts';
@@ -35,11 +35,7 @@ export function LaneParts({ current }: { current: string }) {
       many={sight.length > 0 && cord !== null}
       current={current}
       parts={[
-        part(
-          'paper',
-          w.paper,
-          tear && tearWords(tear.si ?? 0, tear.si2 ?? 0).replace(/^nock /, ''),
-        ),
+        part('paper', w.paper, tear && w.tearLength(Math.hypot(tear.si ?? 0, tear.si2 ?? 0))),
         ...(cord ? [part('cord', w.cord, isFinished(cord) ? w.cordDone : null)] : []),
         part('speed', w.speed, speed === null ? null : write(speed, 'speed', units)),
         part(
