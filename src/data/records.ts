@@ -48,23 +48,25 @@ export function appendReading(
   return (db.prepare('SELECT last_insert_rowid() AS seq').get() as { seq: number }).seq;
 }
 
+/**
+ * A reading stands that is no retraction and was not retracted; a retraction that was itself taken
+ * back counts no more.
+ */
+const STANDS = `retracts IS NULL AND seq NOT IN (
+  SELECT gone.retracts FROM reading AS gone
+  WHERE gone.job_id = @jobId AND gone.retracts IS NOT NULL AND gone.seq NOT IN (
+    SELECT back.retracts FROM reading AS back
+    WHERE back.job_id = @jobId AND back.retracts IS NOT NULL))`;
+
 /** A reading that stands, by its number; null where there is none of this job. */
 export function readingBySeq(db: Db, jobId: string, seq: number) {
   const row = db
     .prepare(
-      `SELECT ${readingMapping.columnList} FROM reading WHERE job_id = ? AND seq = ? AND retracts IS NULL
-         AND seq NOT IN (SELECT retracts FROM reading WHERE job_id = ? AND retracts IS NOT NULL)`,
+      `SELECT ${readingMapping.columnList} FROM reading
+       WHERE job_id = @jobId AND seq = @seq AND ${STANDS}`,
     )
-    .get(jobId, seq, jobId);
+    .get({ jobId, seq });
   return row ? readingMapping.fromRow(row) : null;
-}
-
-/** A reading that was taken back stands again, as a new row with the old words. */
-export function takeAgain(db: Db, jobId: string, seq: number): void {
-  const row = db
-    .prepare(`SELECT ${readingMapping.columnList} FROM reading WHERE job_id = ? AND seq = ?`)
-    .get(jobId, seq);
-  if (row) readingMapping.insert(db, { ...readingMapping.fromRow(row), seq: null });
 }
 
 export const lastSeq = (db: Db, jobId: string): number =>
@@ -74,17 +76,15 @@ export const lastSeq = (db: Db, jobId: string): number =>
     }
   ).seq;
 
-/** Readings that count: not retracted, and of the present bow or of the archer. */
+/** Readings that count, of the present bow or of the archer. */
 function standingRows(db: Db, jobId: string, bowId: string | null) {
   return db
     .prepare(
       `SELECT ${readingMapping.columnList} FROM reading
-       WHERE job_id = ? AND retracts IS NULL
-         AND seq NOT IN (SELECT retracts FROM reading WHERE job_id = ? AND retracts IS NOT NULL)
-         AND (bow_id IS NULL OR bow_id = ?)
+       WHERE job_id = @jobId AND ${STANDS} AND (bow_id IS NULL OR bow_id = @bowId)
        ORDER BY seq`,
     )
-    .all(jobId, jobId, bowId)
+    .all({ jobId, bowId })
     .map((row) => readingMapping.fromRow(row));
 }
 

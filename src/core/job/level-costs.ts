@@ -1,8 +1,44 @@
 import { railMissMm, sightMarks, thirdAxisTiltDeg, tiltMissMm } from '../flight';
-import type { Metre } from '../units';
-import type { JobFlight } from './marks';
+import { flightInputs, type JobFlight } from './marks';
+import type { JobDerived } from './derive';
+import { gram, metre, mm, mps, type Metre } from '../units';
+import { itemOf } from '../kit';
 
 export type Axis = 'first' | 'second' | 'third';
+
+/** Peep and pin where they usually come to stand, until they are measured. Shop rule. */
+const USUAL = { peepHeightMm: 115, peepToPinMm: 750, arrowG: 25, shaftOuterMm: 7 };
+
+/**
+ * The flight a level is judged by: the job’s own, else its predicted speed with peep and pin where
+ * they usually stand, since levels are set before those are measured.
+ *
+ * @returns null where not even a speed can be predicted.
+ */
+export function levelFlight(
+  derived: JobDerived,
+): { readonly flight: JobFlight; readonly usual: boolean } | null {
+  const { inputs, flight } = flightInputs(derived);
+  if (!('ok' in flight)) return { flight, usual: false };
+  const speed = inputs[0]!.si;
+  if (speed === null) return null;
+  const [, mass, shaft, peep, radius] = inputs.map(({ si }) => si);
+  return {
+    usual: true,
+    flight: {
+      speedMps: mps(speed),
+      arrowG: gram(mass ?? USUAL.arrowG),
+      shaftOuterMm: mm(
+        shaft ?? itemOf(derived.kit, 'arrows')?.attrs.shaftOuterMm ?? USUAL.shaftOuterMm,
+      ),
+      peepHeightMm: mm(peep ?? USUAL.peepHeightMm),
+      peepToPinMm: mm(radius ?? USUAL.peepToPinMm),
+    },
+  };
+}
+
+/** The distance pins are counted from before one is confirmed. */
+export const USUAL_FIRST_M: Metre = metre(18);
 
 /** Slope a third axis is judged on. */
 export const THIRD_AXIS_SLOPE_DEG = 30;

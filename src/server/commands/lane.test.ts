@@ -260,6 +260,10 @@ describe('distances', () => {
     expect(refusal({ name: 'discardReading', seq, reason: 'once more' }).reason).toBe('no-reading');
     send({ name: 'undo' });
     expect(confirmedShots(derive(job))).toHaveLength(2);
+    // It stands where it stood, not as a new one.
+    expect(job.readings.at(-1)!.seq).toBe(seq);
+    send({ name: 'discardReading', seq, reason: 'wind after all' });
+    expect(confirmedShots(derive(job))).toHaveLength(1);
   });
   test('peep to pin comes first', () => {
     const other = createJob({ who: 'T. Okoro', archer: { name: 'Ove' }, job: {} }, db);

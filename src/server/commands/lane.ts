@@ -268,7 +268,7 @@ export const LANE = {
   discardReading({ seq, reason }, { db, snapshot, who, at }) {
     const row = readingBySeq(db, snapshot.job.id, seq);
     if (!row) throw cannot('no-reading', 'This reading is not there any more.', '/command/seq');
-    appendRows(
+    const seqs = appendRows(
       db,
       [
         {
@@ -287,7 +287,7 @@ export const LANE = {
     const key = row.key as Reading['key'];
     return {
       summary: `Left out “${setupValue(key).name}: ${readingText({ ...row, seq, key }, snapshot.shop.units)}”: ${reason.trim()}`,
-      inverse: { do: 'takeAgain', seq },
+      inverse: { do: 'retract', seqs },
     };
   },
 } satisfies Partial<Handlers>;

@@ -14,7 +14,6 @@ export type Inverse =
       readonly part?: { slot: string; row: StoredPart | null };
       readonly parts?: readonly { slot: string; row: StoredPart | null }[];
     }
-  | { readonly do: 'takeAgain'; readonly seq: number }
   | { readonly do: 'dropCurve'; readonly curveId: number }
   | { readonly do: 'withdraw'; readonly exceptionId: number }
   | { readonly do: 'acknowledge'; readonly cautionId: string; readonly yes: boolean };

@@ -7,7 +7,6 @@ import {
   acknowledge,
   appendReading,
   markUndone,
-  takeAgain,
   unacknowledge,
   undoable,
   withdrawException,
@@ -47,9 +46,6 @@ function takeBack(inverse: Inverse, { db, snapshot, who, at }: Work): void {
           retracts,
         });
       }
-      return;
-    case 'takeAgain':
-      takeAgain(db, jobId, inverse.seq);
       return;
     case 'restore':
       if (inverse.archer) updateArcher(db, inverse.archer);

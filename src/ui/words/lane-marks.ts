@@ -2,9 +2,6 @@
 export const marksWords = {
   tabs: { marks: 'Marks', tape: 'Tape', pins: 'Pins', field: 'Weather and slope' },
   first: (distance: string) => `First distance ${distance}: everything is counted from it.`,
-  firstHint: 'Shoot the first distance in. Three arrows at least; the pin goes towards the hits.',
-  furtherHint: (distance: string) =>
-    `${distance} is settled. A second distance, far out, makes the whole scale.`,
   drop: 'Pin below the first',
   dropHint: (mm: string) => `The marks say ${mm} mm.`,
   dropRead: 'Read it at the sight’s scale, or from pin to pin.',
@@ -15,9 +12,7 @@ export const marksWords = {
   noClick: 'This sight’s clicks are not known: millimetres only.',
   moved: 'The pin is moved: shoot again',
   takeCorrected: (distance: string, mm: string) => `Take ${distance} at ${mm} mm, as corrected`,
-  confirmAt: (distance: string) => `Confirm ${distance}`,
   group: (rms: string, widest: string) => `Scatter ${rms}, widest ${widest}`,
-  ellipse: 'where the group’s true middle lies, nine in ten',
   scaleTitle: 'The scale reads otherwise?',
   scaleHint: 'A tape that reads 58 at a true 60 says which tape is right.',
   trueDistance: 'True distance',
@@ -55,7 +50,7 @@ export const marksWords = {
     ratio: 'Sight travel for 1 mm of pin',
     neighbours: 'Neighbouring speeds',
     neighbourNames: { 0: 'none', 1: '±1', 2: '±2', 3: '±3' },
-    step: 'Apart by',
+    step: 'Apart by, m/s',
     temperature: 'Temperature, °C',
     height: 'Above the sea, m',
     paper: 'Paper',
@@ -132,5 +127,6 @@ export const marksWords = {
     enter: 'Shoot again after it is turned, then enter what is left.',
   },
   cost: (deg: string, rows: string) => `${deg} costs ${rows}`,
+  costUsual: 'With peep and pin where they usually stand; they are not measured yet.',
   costAt: (cm: string, distance: string) => `${cm} cm at ${distance}`,
 } as const;

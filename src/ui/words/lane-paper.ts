@@ -87,7 +87,6 @@ export const paperWords = {
     `${name}: ${per} ± ${sigma} mm of tear for ${unit === 'mm' ? 'a millimetre' : 'a step'}.`,
   because:
     'One adjustment at a time. How much comes from what moves did on this bow; before the first, from the shop’s rule with its doubt. At most 2 mm or two steps a move.',
-  schoolNow: (school: string) => `School: ${school}.`,
   moved: (words: string) => words,
   ripple: 'A move at the rest wants its cord and the clearance looked at again: see “To do again”.',
   far: 'Paper is read at two to two and a half metres: further off the arrow has begun to straighten.',
@@ -109,7 +108,6 @@ export const paperWords = {
     right: 'Right (+) or left (−)',
     add: 'Add hit',
     take: 'Note the line',
-    needThree: 'Three distances at least.',
     straight: 'Straight down the line: centre shot is right.',
     drift: (words: string) => `Drifts ${words}`,
     rest: (words: string) => words,

@@ -25,7 +25,6 @@ export const speedWords = {
   otherMass: 'Its mass',
   otherHint: 'Weigh it first. At least 3 g lighter or heavier than the job’s own.',
   ownArrow: 'Back to the job’s arrow',
-  otherSaid: (speed: string, mass: string) => `${mass}: ${speed}`,
   because: {
     mean: 'The middle of all shots that count. A shot is never left out by itself: only with a reason.',
     sigma: (sigma: string) => `The speed is known to ± ${sigma}; the marks carry it on.`,

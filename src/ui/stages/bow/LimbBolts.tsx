@@ -21,7 +21,7 @@ import { Margin } from '../../job/Margin';
 import { bow as w, devices } from '../../words';
 import { BowParts } from './BowParts';
 import { GoalPanel } from './GoalPanel';
-import { Discard } from '../lane/Discard';
+import { Discard } from '../../job/Discard';
 import { ScaleReading } from './ScaleReading';
 import { TurningPlan } from './TurningPlan';
 import { TurnsField } from './TurnsField';

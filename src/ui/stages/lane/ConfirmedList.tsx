@@ -3,7 +3,7 @@ import { jobMarks } from '@/core/job';
 import { write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { marksWords as m } from '../../words';
-import { Discard } from './Discard';
+import { Discard } from '../../job/Discard';
 
 /** Three marks that scatter more than this do not agree, mm at the pin. Shop rule. */
 const APART_MM = 1;

@@ -1,5 +1,5 @@
 'use client';
-import { flightInputs, jobMarks, levelCosts, type Axis } from '@/core/job';
+import { levelCosts, levelFlight, USUAL_FIRST_M, type Axis } from '@/core/job';
 import { latest, setupValue, type SetupKey } from '@/core/route';
 import { metre, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
@@ -17,14 +17,13 @@ export function LevelCost({ of }: { of: SetupKey }) {
   const axis = AXES[of];
   if (!axis) return null;
   const units = snapshot.shop.units;
-  const { flight } = flightInputs(derived);
-  if ('ok' in flight) return null;
+  const known = levelFlight(derived);
+  if (!known) return null;
   const far = snapshot.job.furthestM ?? 50;
   const distances = [metre(far), metre(Math.max(10, far / 2))];
-  const { referenceM } = jobMarks(derived, distances);
   const off = Math.abs(latest(derived.history, of)?.si ?? 0);
   const shown = off >= 0.1 ? off : 1;
-  const costs = levelCosts(flight, referenceM, distances, shown)[axis];
+  const costs = levelCosts(known.flight, USUAL_FIRST_M, distances, shown)[axis];
   if (costs.length === 0) return null;
   const rows = costs
     .map((mm, i) =>
@@ -34,7 +33,7 @@ export function LevelCost({ of }: { of: SetupKey }) {
   const out = off > setupValue(of).tolerance;
   return (
     <p className={out ? 'note level-cost' : 'soft level-cost'}>
-      {m.cost(`${shown.toFixed(1)}°`, rows)}.
+      {m.cost(`${shown.toFixed(1)}°`, rows)}.{known.usual && ` ${m.costUsual}`}
     </p>
   );
 }

@@ -6,7 +6,7 @@ import { PaperDrawing } from '../../drawings/PaperDrawing';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { lane as w } from '../../words';
-import { Discard } from './Discard';
+import { Discard } from '../../job/Discard';
 
 /** A single paper within this may be a true tear under 4 mm with an archer's scatter on it. */
 const GOOD_PAPER_MM = 6;

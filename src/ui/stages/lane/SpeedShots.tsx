@@ -5,7 +5,7 @@ import type { SpeedShot } from '@/core/route';
 import { write } from '@/core/units';
 import { useJob, type Trouble } from '../../job/JobProvider';
 import { devices as d, speedWords as s } from '../../words';
-import { LeaveOut } from './Discard';
+import { LeaveOut } from '../../job/Discard';
 
 /** The shots of one speed: what came from where, what was left out and why, one that is odd. */
 export function SpeedShots({

@@ -13,7 +13,8 @@ import { marksWords } from '../../words';
 
 const w = marksWords.tape;
 type Wish = Omit<TapeQuery, 'format'>;
-type NumberKey = 'from' | 'to' | 'lineMm' | 'widthMm' | 'ratio' | 'temperatureC' | 'heightM';
+type NumberKey =
+  'stepMps' | 'from' | 'to' | 'lineMm' | 'widthMm' | 'ratio' | 'temperatureC' | 'heightM';
 
 /** The tape as it will be printed, from the same layout as the print; every wish at once on it. */
 export function TapeMaker() {
@@ -126,6 +127,7 @@ export function TapeMaker() {
           {number('ratio', w.ratio)}
           {number('temperatureC', w.temperature)}
           {number('heightM', w.height)}
+          {wish.neighbours > 0 && number('stepMps', w.step)}
         </div>
       </div>
       {answer.ok && (

@@ -2,8 +2,8 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useJob } from '../../job/JobProvider';
-import { devices as w } from '../../words';
+import { useJob } from './JobProvider';
+import { devices as w } from '../words';
 
 /** Leaves a reading out, with the reason that stays in the record. */
 export function Discard({ seq }: { seq: number }) {
