@@ -24,6 +24,8 @@ const NAMES = [
   'arrow',
   'kit',
   'sight-marks',
+  'sight-fit',
+  'paper-tune',
   'group',
   'route',
 ];

@@ -45,7 +45,7 @@ const VIEWS = [
   ['marks', 'Aino', 'lane?part=marks', 'Pin below 18 m'],
   ['bare shafts', 'Teodor', 'lane?part=paper&check=bare', 'Note the pair'],
   ['walk-back', 'Teodor', 'lane?part=paper&check=walk', 'Hang a plumb line'],
-  ['speed', 'Aino', 'lane?part=speed', 'Shots of this speed'],
+  ['chronograph', 'Aino', 'lane?part=speed', 'Shots of this speed'],
   ['distances', 'Aino', 'lane?part=first', 'Confirmed distances'],
   ['tape', 'Aino', 'lane?part=marks&view=tape', 'lines on'],
   ['field card', 'Aino', 'lane?part=marks&view=field', 'Shoot as level distance'],
