@@ -12,6 +12,8 @@ import { SmallNumber } from './SmallNumber';
 const w = marksWords.pins;
 const USUAL_PINS = 5;
 const USUAL_DOT_MM = 0.74;
+/** In metres or yards alike. Shop rule. */
+const USUAL_FIRST = 20;
 
 /** Pins at their true gaps: which fit the housing, and where the first has to stand so that all do. */
 export function PinGaps({ marks }: { marks: JobMarks }) {
@@ -19,7 +21,8 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
   const { units } = snapshot.shop;
   const sight = itemOf(derived.kit, 'sight')?.attrs;
   const perUnit = units.distance === 'yd' ? M_PER_YARD : 1;
-  const first = marks.referenceM / perUnit;
+  // Until a distance is confirmed the first pin is taken for the usual one.
+  const first = marks.shots.length > 0 ? marks.referenceM / perUnit : USUAL_FIRST;
   const furthest = (snapshot.job.furthestM ?? 50) / perUnit;
   const [distances, setDistances] = useState<readonly string[]>(() =>
     pinDistances(sight?.pins ?? USUAL_PINS, Math.round(first), Math.round(furthest)).map(
@@ -68,6 +71,23 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
     <div className="pins-split">
       {layout && <PinsDrawing layout={layout} housing={housing} say={say} />}
       <div className="stack">
+        {layout && (
+          <>
+            {outside.length > 0 && (
+              <p className="note" role="alert">
+                {w.named(outside.map((pin) => say(pin.distanceM)).join(', '))}{' '}
+                {layout.firstAtMostMm === null
+                  ? w.cannot(layout.spanMm.toFixed(1), housing.roomMm.toFixed(0))
+                  : w.firstAtMost(layout.firstAtMostMm.toFixed(1))}
+              </p>
+            )}
+            {outside.length === 0 && layout.firstAtMostMm !== null && (
+              <p className="verdict" role="status">
+                <b>{w.firstAtMost(layout.firstAtMostMm.toFixed(1))}</b>
+              </p>
+            )}
+          </>
+        )}
         <div className="tear-fields pin-distances">
           {distances.map((text, i) => (
             <SmallNumber
@@ -84,26 +104,11 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
           <SmallNumber label={w.first} text={firstText} onText={setFirst} result={firstPin} />
         </div>
         {layout && (
-          <>
-            <ol className="rows pin-rows">
-              {layout.pins.map((pin) => (
-                <PinRow key={pin.distanceM} pin={pin} say={say} />
-              ))}
-            </ol>
-            {outside.length > 0 && (
-              <p className="note" role="alert">
-                {w.named(outside.map((pin) => say(pin.distanceM)).join(', '))}{' '}
-                {layout.firstAtMostMm === null
-                  ? w.cannot(layout.spanMm.toFixed(1), housing.roomMm.toFixed(0))
-                  : w.firstAtMost(layout.firstAtMostMm.toFixed(1))}
-              </p>
-            )}
-            {outside.length === 0 && layout.firstAtMostMm !== null && (
-              <p className="verdict" role="status">
-                <b>{w.firstAtMost(layout.firstAtMostMm.toFixed(1))}</b>
-              </p>
-            )}
-          </>
+          <ol className="rows pin-rows">
+            {layout.pins.map((pin) => (
+              <PinRow key={pin.distanceM} pin={pin} say={say} />
+            ))}
+          </ol>
         )}
       </div>
     </div>
