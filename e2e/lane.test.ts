@@ -363,6 +363,9 @@ test('bare shafts and a walk-back line, with the rest moved by what they say', a
   const after = latest((await jobOf(jobId)).derived.history, 'centreShot')!;
   expect(after.method).toBe('paper');
   expect(after.si!).toBeLessThan(before);
+  // The line that asked for it does not ask a second time.
+  await reads(page, 'Something was moved since the last line was shot');
+  expect(await page.$('::-p-aria(It is moved[role="button"])')).toBeNull();
 });
 
 test('a device that is pulled out, sends nothing or is not there: told, and nothing is lost', async () => {

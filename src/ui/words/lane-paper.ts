@@ -115,6 +115,7 @@ export const paperWords = {
       'The hits bow away from a straight line: that is not the rest. Look at grip, wind and the sight’s levels.',
     because:
       'A straight drift is an arrow that leaves beside the line of sight: the rest goes against it by drift times the length from nock to rest. A drift no more than scatter moves nothing.',
+    again: 'Something was moved since the last line was shot: shoot it again.',
     remove: 'Take away',
   },
 } as const;

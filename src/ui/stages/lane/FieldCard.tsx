@@ -20,78 +20,76 @@ export function FieldCard({ marks }: { marks: JobMarks }) {
   const slopes = slopeTable(flight, distances, SLOPES);
   const weather = weatherTable(flight, distances);
   const costs = levelCosts(flight, marks.referenceM, distances);
-  const head = (
-    <tr>
-      <th />
-      {distances.map((d) => (
-        <th key={d} className="right figure">
-          {say(d)}
-        </th>
-      ))}
-    </tr>
-  );
+  const head = distances.map(say);
   return (
     <div className="field-card">
       <section>
         <h3 className="block-title">{w.slope}</h3>
         <p className="soft">{w.slopeHint}</p>
-        <table className="grid-table slope-table">
-          <thead>{head}</thead>
-          <tbody>
-            {SLOPES.map((slope) => (
-              <tr key={slope}>
-                <th className="figure" scope="row">
-                  {slope > 0 ? `+${slope}°` : `−${-slope}°`}
-                </th>
-                {slopes
-                  .filter((row) => row.slopeDeg === slope)
-                  .map((row) => (
-                    <td key={row.distanceM} className="right figure">
-                      {row.shootAsM === null ? '—' : bare(row.shootAsM)}
-                    </td>
-                  ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <CardTable
+          head={head}
+          rows={SLOPES.map((slope) => ({
+            name: slope > 0 ? `+${slope}°` : `−${-slope}°`,
+            cells: slopes
+              .filter((row) => row.slopeDeg === slope)
+              .map((row) => (row.shootAsM === null ? '—' : bare(row.shootAsM))),
+          }))}
+        />
       </section>
       <section>
         <h3 className="block-title">{w.weather}</h3>
-        <table className="grid-table slope-table">
-          <thead>{head}</thead>
-          <tbody>
-            {weather.map((row) => (
-              <tr key={row.id}>
-                <th scope="row">{w.rows[row.id]}</th>
-                {row.hitMm.map((hit, i) => (
-                  <td key={distances[i]} className="right figure">
-                    {hits(hit)}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <CardTable
+          head={head}
+          rows={weather.map((row) => ({ name: w.rows[row.id], cells: row.hitMm.map(hits) }))}
+        />
       </section>
       <section>
         <h3 className="block-title">{w.levels}</h3>
-        <table className="grid-table slope-table">
-          <thead>{head}</thead>
-          <tbody>
-            {(['second', 'third', 'first'] as const).map((axis) => (
-              <tr key={axis}>
-                <th scope="row">{w.level[axis]}</th>
-                {costs[axis].map((miss, i) => (
-                  <td key={distances[i]} className="right figure">
-                    {(miss / 10).toFixed(1)} cm
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <CardTable
+          head={head}
+          rows={(['second', 'third', 'first'] as const).map((axis) => ({
+            name: w.level[axis],
+            cells: costs[axis].map((miss) => `${(miss / 10).toFixed(1)} cm`),
+          }))}
+        />
       </section>
     </div>
+  );
+}
+
+/** A row for each circumstance, a column for each distance. */
+function CardTable({
+  head,
+  rows,
+}: {
+  head: readonly string[];
+  rows: readonly { readonly name: string; readonly cells: readonly string[] }[];
+}) {
+  return (
+    <table className="grid-table slope-table">
+      <thead>
+        <tr>
+          <th />
+          {head.map((text) => (
+            <th key={text} className="right figure">
+              {text}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ name, cells }) => (
+          <tr key={name}>
+            <th scope="row">{name}</th>
+            {cells.map((text, i) => (
+              <td key={head[i]} className="right figure">
+                {text}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -33,7 +33,9 @@ export function WalkBack() {
       max: 3000,
       what: 'distance beside the line',
     });
-  const kept = latest(derived.history, 'walkBack');
+  // A line shot before the rest was moved says nothing any more: it would move it twice.
+  const stale = derived.plan.stale.some(({ key }) => key === 'walkBack');
+  const kept = stale ? null : latest(derived.history, 'walkBack');
   const points =
     hits.length > 0
       ? hits.map((hit) => {
@@ -110,7 +112,8 @@ export function WalkBack() {
             ))}
           </ul>
         )}
-        {answer?.ok && <Says answer={answer} />}
+        {answer?.ok && <Says answer={answer} noted={hits.length === 0} />}
+        {stale && hits.length === 0 && <p className="note">{p.again}</p>}
         {answer && !answer.ok && <p className="soft">{answer.message}</p>}
         {hits.length > 0 && (
           <Button variant="contained" disabled={!answer?.ok} onClick={take}>
@@ -125,7 +128,14 @@ export function WalkBack() {
   );
 }
 
-function Says({ answer }: { answer: Extract<ReturnType<typeof walkBack>, { ok: true }> }) {
+function Says({
+  answer,
+  noted,
+}: {
+  answer: Extract<ReturnType<typeof walkBack>, { ok: true }>;
+  /** Only a line that was noted is moved by. */
+  noted: boolean;
+}) {
   const { snapshot, send } = useJob();
   const { bow, archer } = snapshot;
   if (answer.bends) return <p className="note">{p.bends}</p>;
@@ -148,14 +158,16 @@ function Says({ answer }: { answer: Extract<ReturnType<typeof walkBack>, { ok: t
       <p>
         <b>{words}</b>
       </p>
-      <Button
-        variant="outlined"
-        onClick={() =>
-          void send({ name: 'movePaper', adjustment: 'restSideways', amount: answer.restMm })
-        }
-      >
-        {paperWords.done}
-      </Button>
+      {noted && (
+        <Button
+          variant="outlined"
+          onClick={() =>
+            void send({ name: 'movePaper', adjustment: 'restSideways', amount: answer.restMm })
+          }
+        >
+          {paperWords.done}
+        </Button>
+      )}
     </div>
   );
 }
