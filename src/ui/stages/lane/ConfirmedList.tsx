@@ -23,7 +23,9 @@ export function ConfirmedList() {
         {shots.map((shot, i) => (
           <li key={shot.seq} data-out={odd === i ? 'yes' : 'no'}>
             <b className="figure">{say(shot.distanceM)}</b>
-            <span className="figure">{i === 0 ? m.reference : m.at(shot.dropMm.toFixed(1))}</span>
+            <span className="mark-place">
+              {i === 0 ? m.reference : m.at(shot.dropMm.toFixed(1))}
+            </span>
             <span className="small soft">
               {shot.scaleM !== null && `${m.scaleRead(say(shot.scaleM))} `}
               {fit?.ok && fit.sigmaMarkMm !== null && m.residual(signed(fit.residualsMm[i]!))}
@@ -47,4 +49,8 @@ export function ConfirmedList() {
   );
 }
 
-const signed = (mm: number) => `${mm > 0 ? '+' : ''}${mm.toFixed(1).replace('-', '−')}`;
+/** With its sign; what rounds to nothing has none. */
+const signed = (mm: number) => {
+  const tenths = Math.round(mm * 10) / 10;
+  return tenths === 0 ? '0.0' : `${tenths > 0 ? '+' : '−'}${Math.abs(tenths).toFixed(1)}`;
+};

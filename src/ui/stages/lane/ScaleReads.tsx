@@ -59,13 +59,22 @@ export function ScaleReads() {
           text={text.distance}
           onText={put('distance')}
           result={far}
+          placeholder={`60 ${units.distance}`}
         />
-        <SmallNumber label={m.scaleReads} text={text.scale} onText={put('scale')} result={scale} />
+        <SmallNumber
+          label={m.scaleReads}
+          text={text.scale}
+          onText={put('scale')}
+          result={scale}
+          placeholder={`58 ${units.distance}`}
+        />
         <SmallNumber label={m.tapeSpeed} text={text.speed} onText={put('speed')} result={tape} />
       </div>
-      <Button type="submit" variant="outlined">
-        {m.takeScale}
-      </Button>
+      <div className="actions">
+        <Button type="submit" variant="outlined">
+          {m.takeScale}
+        </Button>
+      </div>
       <p className="field-error" role={trouble ? 'alert' : undefined}>
         {trouble}
       </p>
