@@ -28,6 +28,14 @@ export function finished(db: Db, at: At, day: Day): void {
     entered: '44',
     reason: 'shoots 44 now and likes it',
   });
+  bench(scene, {
+    serialNumber: 'GR-34-1187',
+    foundModule: '29',
+    foundTurns: '0',
+    foundBrace: '7',
+    foundAxles: '34',
+    foundWhole: '',
+  });
   scene
     .take('peakWeight', '60.6', { entered2: '0' })
     .take('peakWeight', '51.2', { entered2: '5' })
@@ -62,6 +70,7 @@ export function finished(db: Db, at: At, day: Day): void {
     thirdAxis: '0.2',
     loop: '1/2',
     loopPlace: 'around',
+    cordLed: '',
   });
   at(-2, '14:10');
   bench(scene, {
@@ -70,7 +79,7 @@ export function finished(db: Db, at: At, day: Day): void {
     inTracks: '',
     braceHeight: '7',
     axleToAxle: '34 1/8',
-    drawLength: '27 3/4',
+    drawLength: '26',
     timing: '0.5mm',
     camLeanUpper: '1mm',
     camLeanLower: '0',
@@ -83,14 +92,18 @@ export function finished(db: Db, at: At, day: Day): void {
     cableGuard: '33mm',
     vaneClearance: '',
     peepRotation: '',
+    firstArrows: '',
+    archerWord: 'fine',
   });
   scene
     .tear('-13', '2')
     .do({ name: 'movePaper', adjustment: 'restSideways', amount: 2 })
     .tear('-6', '1')
     .do({ name: 'movePaper', adjustment: 'restSideways', amount: 1.25 })
+    .take('launcherClear')
     .take('restCord', '1/2')
     .take('vaneClearance')
+    .take('setScrews')
     .tear('1', '2')
     .tear('-2', '0')
     .tear('-1', '-1')
@@ -167,6 +180,14 @@ export function stale(db: Db, at: At, day: Day): void {
     entered: '42',
     reason: 'draws 45 well, shall grow into it',
   });
+  bench(scene, {
+    serialNumber: 'SF-31-0412',
+    foundModule: '29',
+    foundTurns: '0',
+    foundBrace: '6 1/2',
+    foundAxles: '31',
+    foundWhole: '',
+  });
   scene.take('moduleTop', '27 1/2').take('moduleBottom', '27 1/2');
   scene
     .take('peakWeight', '61.5', { entered2: '0' })
@@ -200,13 +221,14 @@ export function stale(db: Db, at: At, day: Day): void {
     secondAxis: '0.1',
     thirdAxis: '0',
     stabiliserFitted: '',
+    launcherClear: '',
   });
   at(-1, '11:20');
   bench(scene, {
     stringTwists: '0',
     peepHeight: '6 1/8',
     inTracks: '',
-    drawLength: '27 7/16',
+    drawLength: '25 11/16',
     timing: '0',
     camLeanUpper: '1mm',
     camLeanLower: '-1mm',
@@ -263,6 +285,14 @@ export function onTheLane(
     .bow('grauspecht-34-l')
     .take('moduleBottom', '29')
     .do({ name: 'setGoal', goal: 'peakWeight', entered: '50', reason: 'wants room to grow' });
+  bench(scene, {
+    serialNumber: 'GR-34-1190',
+    foundModule: '29',
+    foundTurns: '0',
+    foundBrace: '7',
+    foundAxles: '34',
+    foundWhole: '',
+  });
   scene
     .take('peakWeight', '60.2', { entered2: '0' })
     .take('peakWeight', '50.3', { entered2: '5 1/4' });
@@ -293,12 +323,15 @@ export function onTheLane(
     firstAxis: '0',
     secondAxis: '0',
     thirdAxis: '0',
+    cordLed: '',
+    launcherClear: '',
+    setScrews: '',
   });
   bench(scene, {
     stringTwists: '4',
     peepHeight: '6 1/4',
     inTracks: '',
-    drawLength: '28 13/16',
+    drawLength: '27 1/16',
     timing: '0',
     camLeanUpper: '1mm',
     camLeanLower: '-1mm',
@@ -313,6 +346,8 @@ export function onTheLane(
     cableGuard: '33mm',
     vaneClearance: '',
     peepRotation: '',
+    firstArrows: '',
+    archerWord: 'fine',
   });
   at(0, '09:30');
   scene

@@ -147,7 +147,7 @@ test('the phone rings: another job is two taps away, and this one waits where it
   await page.waitForFunction(() => document.querySelector('.step-clock')?.textContent === '0:01', {
     timeout: 8000,
   });
-  await page.type('[data-measure]', '27 3');
+  await page.type('[data-measure]', '25 3');
   await click(page, '.top a[href="/"]');
   await reads(page, 'The bench today');
   await click(page, '.tickets a[href*="' + (await shop.jobOf('Teodor')) + '"]');
@@ -157,7 +157,7 @@ test('the phone rings: another job is two taps away, and this one waits where it
   await click(page, `.tickets a[href*="${mine}"]`);
   await reads(page, 'Draw length, timing and lean on the draw board', '.step-title');
   expect(await page.$eval('[data-measure]', (node) => (node as HTMLInputElement).value)).toBe(
-    '27 3',
+    '25 3',
   );
   // Its clock went on where it stood.
   await page.waitForFunction(

@@ -98,12 +98,12 @@ describe('twists and timing', () => {
     const { page, jobId } = await open('Bettina', 'bow?part=twists', 'The rest of the draw length');
     const hands = keyboard(page);
     await reads(page, 'between module and archer');
-    await hands.number('True draw length', '28 1/4');
+    await hands.number('Draw length at the wall', '26 1/2');
     await reads(page, 'between draw board and archer');
     await reads(page, 'into the string', '.twist-say');
     await hands.number('String twists', '2');
-    await click(page, 'aria/Measure true draw length[role="button"]');
-    await hands.number('True draw length', '28 1/8');
+    await click(page, 'aria/Measure draw length at the wall[role="button"]');
+    await hands.number('Draw length at the wall', '26 3/8');
     await reads(page, 'on this bow, from 1 change');
 
     await click(page, 'aria/Measure cam timing[role="button"]');

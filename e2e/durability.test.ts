@@ -1,4 +1,4 @@
-import { find, fingers, reads, settled, visit } from './hands';
+import { click, find, fingers, reads, settled, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -12,6 +12,7 @@ test('a killed process loses no acknowledged entry', async () => {
   const page = await shop.page(1280, 800, true);
   await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   const hands = fingers(page);
+  await click(page, '.method-rows li:first-child .method');
   await hands.number('Arm span', '58 1/8');
   await reads(page, '58 1/8', '.method-rows');
   await shop.restart();

@@ -82,6 +82,16 @@ const inReach = (element: ElementHandle<HTMLElement>) =>
   });
 
 /** Clicks like a mouse, wherever it stands on the page, and waits until it is saved. */
+/** Answers a question: a moment after it stands, since earlier taps are not meant for it. */
+export async function answered(page: Page, name: string): Promise<void> {
+  await find(page, `aria/${name}[role="button"]`);
+  await new Promise((resolve) => setTimeout(resolve, 600));
+  await click(page, `aria/${name}[role="button"]`);
+}
+
+/** What the browser says of a part that was replaced, or not yet laid out, under the hand. */
+const drawnAnew = (error: unknown) => /detached|not clickable/.test(String(error));
+
 export async function click(page: Page, target: string): Promise<void> {
   for (let again = 0; ; again++) {
     const element = await find(page, target);
@@ -91,7 +101,7 @@ export async function click(page: Page, target: string): Promise<void> {
       return void (await settled(page));
     } catch (error) {
       // The screen was drawn anew between looking and clicking: look again.
-      if (again === 3 || !String(error).includes('detached')) throw error;
+      if (again === 3 || !drawnAnew(error)) throw error;
     }
   }
 }
@@ -124,13 +134,19 @@ export function fingers(page: Page): Hands {
         return;
       } catch (error) {
         // The screen was drawn anew between looking and tapping: look again.
-        if (again === 3 || !String(error).includes('detached')) throw error;
+        if (again === 3 || !drawnAnew(error)) throw error;
       }
     }
   };
   const numberOnly = async (label: string, text: string) => {
     const field = await find(page, `aria/${label}[role="textbox"]`);
     await field.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    // Words have no pad: they are typed.
+    if (/[A-Z]{2}/.test(text)) {
+      await tap(`aria/${label}[role="textbox"]`);
+      await page.keyboard.type(text);
+      return;
+    }
     for (const key of padTaps(text)) {
       const button = await field.evaluateHandle(
         (node, name) =>
@@ -233,7 +249,8 @@ export function keyboard(page: Page): Hands {
       await settled(page);
     },
     async stage(number) {
-      await key(String(number) as KeyInput);
+      await key('g');
+      await page.keyboard.press(String(number) as KeyInput);
       await page.waitForFunction(
         (part) => location.pathname.endsWith(part),
         WAIT,

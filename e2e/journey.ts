@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { derive, HANDOVER_CAUTIONS, limbBoltAdvice, type JobSnapshot } from '@/core/job';
+import { addedTo, derive, HANDOVER_CAUTIONS, limbBoltAdvice, type JobSnapshot } from '@/core/job';
 import { isFinished, setupValue, targetOf, type SetupKey } from '@/core/route';
 import { toQuarterTurns } from '@/core/fit';
 import { find, pageText, reads, settled, type Hands, visit } from './hands';
@@ -7,6 +7,10 @@ import type { TestShop } from './shop';
 
 /** Readings without a target of their own: what a tape and the archer's eye would say. */
 const FREE: Partial<Record<SetupKey, string>> = {
+  serialNumber: 'SF 31-0412',
+  foundModule: '29',
+  foundTurns: '0',
+  tubeLength: '150 mm',
   sightBase: '2',
   housingHeight: '6 mm',
   housingWindage: '0 mm',
@@ -130,7 +134,8 @@ export class Journey {
     const target = targetOf(key, (await this.derived()).context);
     if (!target) throw new Error(`No target and no reading for ${key}`);
     const { kind } = setupValue(key);
-    if (kind === 'length') return `${target.si.toFixed(1)} mm`;
+    // Read as it is; what is added to it comes at the field.
+    if (kind === 'length') return `${(target.si - addedTo(key)).toFixed(1)} mm`;
     if (kind === 'force') return `${target.si.toFixed(0)} N`;
     if (kind === 'mass') return `${target.si.toFixed(2)} g`;
     if (kind === 'speed') return `${target.si.toFixed(1)} m/s`;
@@ -172,16 +177,35 @@ export class Journey {
         await this.taken(value.key);
       }
     }
+    await this.weighAgain();
     const left = (await this.derived()).plan.steps.filter(
       (step) => step.template.stage === 'bench' && !isFinished(step),
     );
     expect(left.map((step) => step.id)).toEqual([]);
   }
 
+  /** The first twists move the weight: it is weighed again where the bolts stand. */
+  private async weighAgain(): Promise<void> {
+    const { page, hands } = this;
+    const { plan, history } = await this.derived();
+    if (!plan.stale.some(({ key }) => key === 'peakWeight')) return;
+    await hands.stage(3);
+    await hands.press('.parts a[href*="part=bolts"]');
+    await reads(page, 'Turning plan');
+    await hands.number(
+      'Peak weight on the scale',
+      `${history.get('peakWeight')!.at(-1)!.si!.toFixed(1)} N`,
+    );
+    await reads(page, 'all in', '.rail a:nth-child(3)');
+  }
+
   private async taken(key: SetupKey): Promise<void> {
     await settled(this.page);
-    const { readings } = await this.snapshot();
-    expect(readings.map((reading) => reading.key)).toContain(key);
+    const taken = async () => (await this.snapshot()).readings.some((row) => row.key === key);
+    // On a busy machine a save is seen a moment later.
+    for (let i = 0; i < 10 && !(await taken()); i++)
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    expect((await this.snapshot()).readings.map((reading) => reading.key)).toContain(key);
   }
 
   /** The tape, or the pins: what the sight brings along after the first distance. */

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { click, find, keyboard, pageText, reads, visit, type Hands } from './hands';
+import { answered, click, find, keyboard, pageText, reads, visit, type Hands } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -133,12 +133,16 @@ test('a new adult: conversation, two methods that disagree and are measured agai
   await adult.number('Arm span', '72');
   await adult.number('Wall to mouth', '26');
   await reads(page, 'the methods disagree', '.parts-aside');
-  await reads(page, 'Arm span stands furthest out: measure it again');
-  // The field stands ready for it, and the repeat mends it.
+  await reads(page, 'two cannot tell which of them is wrong');
+  // Read again far from before: it is asked which of the two is wrong.
+  await click(page, 'aria/Measure arm span[role="button"]');
   await adult.number('Arm span', '66');
+  await reads(page, 'Arm span, read again');
+  await answered(page, 'The first was wrong');
+  await click(page, 'aria/Measure wall to mouth[role="button"]');
   await adult.number('Wall to mouth', '27 1/4');
+  await answered(page, 'The first was wrong');
   await reads(page, '2 methods agree', '.parts-aside');
-  await reads(page, 'arm span ×2', '.drawing');
   await reads(page, 'nearest', '.module-rows');
 
   await adult.goes('fit?part=weight', 'Time the hold');

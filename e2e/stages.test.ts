@@ -212,7 +212,7 @@ describe('Bench', () => {
     const { page, jobId } = await open('Bettina', 'bench?step=nockHeight', 'Find the nock height');
     await page.type('[data-measure]', '9');
     await page.keyboard.press('Enter');
-    await reads(page, 'out: wanted 0.0 to 3.0 mm');
+    await reads(page, 'out: lower it 8.0 mm');
     await click(page, 'aria/Accept with a reason[role="button"]');
     await page.keyboard.press('Enter');
     await reads(page, 'Say why, in a few words');
@@ -366,6 +366,7 @@ describe('Handover', () => {
     await page.keyboard.press('Enter');
     await settled(page);
     await page.keyboard.press('Escape');
+    await page.keyboard.press('g');
     await page.keyboard.press('8');
     await click(page, 'aria/Make revision 2[role="button"]');
     await reads(page, 'Revision 2', '.sheet-rows');

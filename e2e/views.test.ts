@@ -156,6 +156,7 @@ test('find, keys and the list of keys', async () => {
   await page.keyboard.press('Enter');
   await page.waitForFunction(() => location.pathname.endsWith('/bow'));
   await reads(page, 'Casimir Dröge', '.top');
+  await page.keyboard.press('g');
   await page.keyboard.press('4');
   await page.waitForFunction(() => location.pathname.endsWith('/kit'));
 });

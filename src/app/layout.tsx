@@ -14,6 +14,7 @@ import '@/ui/theme/parts.css';
 import '@/ui/theme/build.css';
 import '@/ui/theme/bench.css';
 import '@/ui/theme/lane.css';
+import '@/ui/theme/history.css';
 import '@/ui/theme/sheet.css';
 import '@/ui/theme/today.css';
 import '@/ui/theme/frame.css';

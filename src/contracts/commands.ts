@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { SLOTS } from '@/core/kit';
+import { STAGES } from '@/core/route';
 import type { Mm } from '@/core/units';
 import { command, LANE_COMMANDS, NullOr, OneOf, strict, Text } from './lane-commands';
 import { SomeSchools } from './shop';
@@ -88,7 +89,11 @@ export const Command = Type.Union([
     archer: Type.Optional(Type.Partial(ArcherAnswers, strict)),
     job: Type.Optional(Type.Partial(JobAnswers, strict)),
   }),
-  command('takeReadings', { readings: Type.Array(ReadingEntry, { minItems: 1, maxItems: 10 }) }),
+  command('takeReadings', {
+    readings: Type.Array(ReadingEntry, { minItems: 1, maxItems: 10 }),
+    /** Readings of the same value said to be wrong: left out by the one that comes now. */
+    instead: Type.Optional(Type.Array(Type.Integer({ minimum: 1 }), { maxItems: 10 })),
+  }),
   ...LANE_COMMANDS,
   command('startDrawOff', {
     bowIds: Type.Array(Text(60), { minItems: 2, maxItems: 5, uniqueItems: true }),
@@ -104,6 +109,8 @@ export const Command = Type.Union([
   command('endDrawOff', {}),
   command('keepCurve', {
     source: OneOf('device', 'file'),
+    /** What is odd about it was asked about, and it counts all the same. */
+    sure: Type.Optional(Type.Boolean()),
     points: Type.Array(Type.Object({ drawnMm: Type.Number(), forceN: Type.Number() }, strict), {
       minItems: 1,
       maxItems: 5000,
@@ -162,7 +169,13 @@ export const Command = Type.Union([
   }),
   command('acknowledge', { cautionId: Text(40), yes: Type.Boolean() }),
   command('handOver', { openReason: Text(300) }),
-  command('undo', {}),
+  /** The newest entry, or the one named. */
+  command('undo', { event: Type.Optional(Type.Integer({ minimum: 1 })) }),
+  command('redo', { event: Type.Optional(Type.Integer({ minimum: 1 })) }),
+  /** Values looked at again and found as they were. */
+  command('confirmReadings', {
+    keys: Type.Array(Text(60), { minItems: 1, maxItems: 20, uniqueItems: true }),
+  }),
 ]);
 export type Command = Static<typeof Command>;
 
@@ -170,6 +183,8 @@ export const CommandRequest = Type.Object(
   {
     version: Type.Integer({ minimum: 1 }),
     who: Type.String({ minLength: 1, maxLength: 60 }),
+    /** The stage on the screen as it was entered. */
+    stage: Type.Optional(OneOf(...STAGES.map(({ id }) => id))),
     command: Command,
   },
   strict,

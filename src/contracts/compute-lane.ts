@@ -111,9 +111,10 @@ export const PaperTuneResponse = Type.Object({
   advice: Type.Optional(PaperAdvice),
   runnerUp: Type.Optional(PaperAdvice),
   causes: Type.Optional(Type.Array(OneOf('clearance', 'grip', 'timing', 'spine', 'camLean'))),
-  why: OneOf('noShot', 'unsure', 'goodEnough', 'tear', 'unanswered', 'wild', 'spent'),
+  why: OneOf('noShot', 'unsure', 'goodEnough', 'tear', 'unanswered', 'wild', 'spent', 'tooLarge'),
   chanceGood: Type.Number(),
-  unanswered: Type.Integer(),
+  /** Natural logarithm of how many times likelier it is that no move changes anything. */
+  nothingAnswersLog: Type.Number(),
   scatterMm: Type.Number(),
   tear: Tear,
 });

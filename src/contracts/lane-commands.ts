@@ -64,4 +64,6 @@ export const LANE_COMMANDS = [
     tapeSpeed: Type.Optional(Text(40)),
   }),
   command('discardReading', { seq: Type.Integer({ minimum: 1 }), reason: Reason }),
+  /** A reading left out counts again. */
+  command('takeIn', { seq: Type.Integer({ minimum: 1 }) }),
 ] as const;

@@ -93,7 +93,7 @@ describe('paper, whatever comes', () => {
     const other = paperTune({ hand: 'left', school, history: mirrored });
     expect(other.state).toBe(own.state);
     expect(other.advice?.adjustment).toBe(own.advice?.adjustment);
-    expect(other.unanswered).toBe(own.unanswered);
+    expect(other.answers.logRatio).toBeCloseTo(own.answers.logRatio, 9);
     expect(other.chanceGood).toBeCloseTo(own.chanceGood, 9);
   });
   test.each(RUNS)('a straight drift is found and answered against, run %i', (run) => {
@@ -106,8 +106,10 @@ describe('paper, whatever comes', () => {
     const answer = walkBack(hits, mm(between(620, 740)));
     if (!answer.ok) throw new Error(answer.message);
     expect(Math.abs(answer.mmPerM - slope)).toBeLessThan(0.35);
-    expect(answer.drifts).toBe(true);
-    if (!answer.bends) expect(Math.sign(answer.restMm)).toBe(-Math.sign(slope));
+    // Under a millimetre a metre it may be told and not matter.
+    expect(answer.told).not.toBe('notTold');
+    if (!answer.bends && answer.told === 'off')
+      expect(Math.sign(answer.restMm)).toBe(-Math.sign(slope));
   });
 });
 

@@ -26,8 +26,8 @@ export function insertCurve(db: Db, jobId: string, curve: Omit<LoggedCurve, 'id'
   );
 }
 
-export const dropCurve = (db: Db, id: number) =>
-  db.prepare('UPDATE draw_curve SET dropped = 1 WHERE id = ?').run(id);
+export const dropCurve = (db: Db, id: number, dropped = true) =>
+  db.prepare('UPDATE draw_curve SET dropped = ? WHERE id = ?').run(dropped ? 1 : 0, id);
 
 /** Of one bow, oldest first. */
 export const curvesOf = (db: Db, bowId: string): LoggedCurve[] =>

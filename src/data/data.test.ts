@@ -368,16 +368,16 @@ describe('events, signatures, cautions, sheets', () => {
   beforeEach(withJob);
   const at = '2026-11-24T09:00:00.000Z';
   const event = (version: number, summary: string, inverse: unknown = { do: 'x' }) =>
-    addEvent(db, { jobId: 'j1', version, at, who: 'T.', summary, inverse });
+    addEvent(db, { jobId: 'j1', version, at, who: 'T.', stage: 'fit', summary, inverse });
 
   test('the newest entry that can be taken back is the one undone', () => {
     event(4, 'first');
     event(5, 'second');
     event(6, 'cannot', null);
     expect(undoable(db, 'j1')).toMatchObject({ summary: 'second', inverse: { do: 'x' } });
-    markUndone(db, undoable(db, 'j1')!.id);
+    markUndone(db, undoable(db, 'j1')!.id, undoable(db, 'j1')!.id, { do: 'x' });
     expect(undoable(db, 'j1')!.summary).toBe('first');
-    markUndone(db, undoable(db, 'j1')!.id);
+    markUndone(db, undoable(db, 'j1')!.id, undoable(db, 'j1')!.id, { do: 'x' });
     expect(undoable(db, 'j1')).toBeNull();
     expect(eventsOf(db, 'j1').map(({ canUndo }) => canUndo)).toEqual([false, false, false]);
   });

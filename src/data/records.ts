@@ -1,3 +1,4 @@
+import type { LeftOut } from '@/contracts/history';
 import { isFitKey, type FitReading, type JobEvent, type SheetHead } from '@/core/job';
 import type { Exception, Reading, ReadingData, StepTimes } from '@/core/route';
 import { isSetupKey } from '@/core/route';
@@ -48,25 +49,50 @@ export function appendReading(
   return (db.prepare('SELECT last_insert_rowid() AS seq').get() as { seq: number }).seq;
 }
 
+interface Link {
+  readonly seq: number;
+  readonly retracts: number;
+}
+
 /**
- * A reading stands that is no retraction and was not retracted; a retraction that was itself taken
- * back counts no more.
+ * Readings of a job that were taken back or left out. A retraction that was itself taken back counts no
+ * more, and so on: each points to an earlier row, so one pass from the newest settles them all.
  */
-const STANDS = `retracts IS NULL AND seq NOT IN (
-  SELECT gone.retracts FROM reading AS gone
-  WHERE gone.job_id = @jobId AND gone.retracts IS NOT NULL AND gone.seq NOT IN (
-    SELECT back.retracts FROM reading AS back
-    WHERE back.job_id = @jobId AND back.retracts IS NOT NULL))`;
+function retracted(db: Db, jobId: string): ReadonlySet<number> {
+  const links = db
+    .prepare(
+      'SELECT seq, retracts FROM reading WHERE job_id = ? AND retracts IS NOT NULL ORDER BY seq DESC',
+    )
+    .all(jobId) as Link[];
+  const gone = new Set<number>();
+  for (const { seq, retracts } of links) if (!gone.has(seq)) gone.add(retracts);
+  return gone;
+}
 
 /** A reading that stands, by its number; null where there is none of this job. */
 export function readingBySeq(db: Db, jobId: string, seq: number) {
   const row = db
     .prepare(
       `SELECT ${readingMapping.columnList} FROM reading
-       WHERE job_id = @jobId AND seq = @seq AND ${STANDS}`,
+       WHERE job_id = ? AND seq = ? AND retracts IS NULL`,
     )
-    .get({ jobId, seq });
-  return row ? readingMapping.fromRow(row) : null;
+    .get(jobId, seq);
+  return row && !retracted(db, jobId).has(seq) ? readingMapping.fromRow(row) : null;
+}
+
+/** Readings somebody left out with a reason, newest first. */
+export function leftOutReadings(db: Db, jobId: string): LeftOut[] {
+  const gone = retracted(db, jobId);
+  return (
+    db
+      .prepare(
+        `SELECT out.seq AS by, reading.seq AS seq, reading.key AS key, reading.entered AS entered,
+           out.entered AS reason, out.who AS who, out.at AS at
+         FROM reading AS out JOIN reading ON reading.seq = out.retracts
+         WHERE out.job_id = ? AND out.method = 'discarded' ORDER BY out.seq DESC`,
+      )
+      .all(jobId) as LeftOut[]
+  ).filter(({ by }) => !gone.has(by));
 }
 
 export const lastSeq = (db: Db, jobId: string): number =>
@@ -78,14 +104,16 @@ export const lastSeq = (db: Db, jobId: string): number =>
 
 /** Readings that count, of the present bow or of the archer. */
 function standingRows(db: Db, jobId: string, bowId: string | null) {
+  const gone = retracted(db, jobId);
   return db
     .prepare(
       `SELECT ${readingMapping.columnList} FROM reading
-       WHERE job_id = @jobId AND ${STANDS} AND (bow_id IS NULL OR bow_id = @bowId)
+       WHERE job_id = @jobId AND retracts IS NULL AND (bow_id IS NULL OR bow_id = @bowId)
        ORDER BY seq`,
     )
     .all({ jobId, bowId })
-    .map((row) => readingMapping.fromRow(row));
+    .map((row) => readingMapping.fromRow(row))
+    .filter(({ seq }) => !gone.has(seq!));
 }
 
 export function readingsOf(db: Db, jobId: string, bowId: string | null) {
@@ -125,8 +153,10 @@ export function addException(db: Db, jobId: string, exception: Exception): numbe
   );
 }
 
-export const withdrawException = (db: Db, jobId: string, id: number) =>
-  db.prepare('UPDATE step_exception SET withdrawn = 1 WHERE job_id = ? AND id = ?').run(jobId, id);
+export const withdrawException = (db: Db, jobId: string, id: number, withdrawn = true) =>
+  db
+    .prepare('UPDATE step_exception SET withdrawn = ? WHERE job_id = ? AND id = ?')
+    .run(withdrawn ? 1 : 0, jobId, id);
 
 /** Half a step after the last reading it knew of: later readings void it, earlier ones do not. */
 export const exceptionsOf = (db: Db, jobId: string): Exception[] =>
@@ -162,52 +192,136 @@ export interface NewEvent {
   readonly version: number;
   readonly at: string;
   readonly who: string;
+  readonly stage: string;
   readonly summary: string;
   readonly inverse: unknown;
 }
 
-export const addEvent = (db: Db, event: NewEvent) =>
-  db
-    .prepare(
-      `INSERT INTO job_event (job_id, version, at, who, summary, inverse_json)
-       VALUES (?, ?, ?, ?, ?, ?)`,
-    )
-    .run(
-      event.jobId,
-      event.version,
-      event.at,
-      event.who,
-      event.summary,
-      event.inverse === null ? null : JSON.stringify(event.inverse),
-    );
+/** Adds an entry and returns its number. */
+export const addEvent = (db: Db, event: NewEvent): number =>
+  Number(
+    db
+      .prepare(
+        `INSERT INTO job_event (job_id, version, at, who, stage, summary, inverse_json)
+         VALUES (?, ?, ?, ?, ?, ?, ?)`,
+      )
+      .run(
+        event.jobId,
+        event.version,
+        event.at,
+        event.who,
+        event.stage,
+        event.summary,
+        event.inverse === null ? null : JSON.stringify(event.inverse),
+      ).lastInsertRowid,
+  );
+
+/** An entry under a signed sheet is not taken back: the sheet says what was done. */
+const AFTER_SHEET = `job_event.at > coalesce(
+  (SELECT max(sheet.at) FROM sheet WHERE sheet.job_id = job_event.job_id), '')`;
+const EVENT = `SELECT id, version, at, who, stage, summary,
+  inverse_json IS NOT NULL AND undone = 0 AND ${AFTER_SHEET} AS canUndo,
+  redo_json IS NOT NULL AND undone = 1 AND ${AFTER_SHEET} AS canRedo
+  FROM job_event WHERE job_id = @jobId`;
+
+type EventRow = Omit<JobEvent, 'canUndo' | 'canRedo'> & { canUndo: number; canRedo: number };
+const toEvent = (event: EventRow): JobEvent => ({
+  ...event,
+  canUndo: event.canUndo === 1,
+  canRedo: event.canRedo === 1,
+});
 
 /** Newest first. */
 export const eventsOf = (db: Db, jobId: string, limit = 30): JobEvent[] =>
+  (db.prepare(`${EVENT} ORDER BY id DESC LIMIT @limit`).all({ jobId, limit }) as EventRow[]).map(
+    toEvent,
+  );
+
+/** A page of the whole history, newest first: entries older than `before` that hold the words. */
+export const eventPage = (
+  db: Db,
+  jobId: string,
+  { words, before, limit }: { words: string; before: number | null; limit: number },
+): JobEvent[] =>
   (
     db
       .prepare(
-        `SELECT id, version, at, who, summary, inverse_json IS NOT NULL AND undone = 0 AS canUndo
-         FROM job_event WHERE job_id = ? ORDER BY id DESC LIMIT ?`,
+        `${EVENT} AND (@before IS NULL OR id < @before)
+         AND (instr(lower(summary), lower(@words)) > 0 OR instr(lower(who), lower(@words)) > 0)
+         ORDER BY id DESC LIMIT @limit`,
       )
-      .all(jobId, limit) as (Omit<JobEvent, 'canUndo'> & { canUndo: number })[]
-  ).map((event) => ({ ...event, canUndo: event.canUndo === 1 }));
+      .all({ jobId, words, before, limit }) as EventRow[]
+  ).map(toEvent);
 
 export const eventsSince = (db: Db, jobId: string, version: number): JobEvent[] =>
   eventsOf(db, jobId, 100).filter((event) => event.version > version);
 
-/** The newest entry that can be taken back, with the command that does it. */
-export function undoable(db: Db, jobId: string) {
-  const row = db
-    .prepare(
-      `SELECT id, summary, inverse_json AS inverse FROM job_event
-       WHERE job_id = ? AND inverse_json IS NOT NULL AND undone = 0 ORDER BY id DESC LIMIT 1`,
-    )
-    .get(jobId) as { id: number; summary: string; inverse: string } | undefined;
-  return row ? { ...row, inverse: JSON.parse(row.inverse) as unknown } : null;
+/** An entry with what takes it back and what brings it again. */
+export interface Reversible extends JobEvent {
+  readonly inverse: unknown;
+  readonly redo: unknown;
 }
 
-export const markUndone = (db: Db, eventId: number) =>
-  db.prepare('UPDATE job_event SET undone = 1 WHERE id = ?').run(eventId);
+function reversible(db: Db, jobId: string, where: string, id: number | null): Reversible | null {
+  const row = db
+    .prepare(
+      `${EVENT.replace('SELECT id,', 'SELECT inverse_json AS inverse, redo_json AS redo, id,')} ${where}`,
+    )
+    .get({ jobId, id }) as (EventRow & { inverse: string; redo: string | null }) | undefined;
+  if (!row) return null;
+  const parsed = (text: string | null) => (text === null ? null : (JSON.parse(text) as unknown));
+  return { ...toEvent(row), inverse: parsed(row.inverse), redo: parsed(row.redo) };
+}
+
+/** An entry by its number; null where this job has none. */
+export const eventById = (db: Db, jobId: string, id: number) =>
+  reversible(db, jobId, 'AND id = @id', id);
+
+/** The newest entry that can be taken back; none under a signed sheet. */
+export const undoable = (db: Db, jobId: string) =>
+  reversible(
+    db,
+    jobId,
+    `AND inverse_json IS NOT NULL AND undone = 0 AND ${AFTER_SHEET} AND @id IS NULL
+     ORDER BY id DESC LIMIT 1`,
+    null,
+  );
+
+/** The entry taken back last, while nothing else was entered since. */
+export const redoable = (db: Db, jobId: string) =>
+  reversible(
+    db,
+    jobId,
+    `AND redo_json IS NOT NULL AND undone = 1 AND ${AFTER_SHEET} AND @id IS NULL
+     AND NOT EXISTS (SELECT 1 FROM job_event AS later WHERE later.job_id = @jobId
+       AND later.id > job_event.undone_by AND later.inverse_json IS NOT NULL)
+     ORDER BY undone_by DESC LIMIT 1`,
+    null,
+  );
+
+/** Entries after one that still stand and can be taken back themselves, oldest first. */
+export const laterEntries = (db: Db, jobId: string, id: number): Reversible[] =>
+  (
+    db
+      .prepare(
+        `SELECT id FROM job_event
+         WHERE job_id = ? AND id > ? AND inverse_json IS NOT NULL AND undone = 0 ORDER BY id`,
+      )
+      .pluck()
+      .all(jobId, id) as number[]
+  ).map((later) => eventById(db, jobId, later)!);
+
+export const markUndone = (db: Db, eventId: number, by: number, redo: unknown) =>
+  db
+    .prepare('UPDATE job_event SET undone = 1, undone_by = ?, redo_json = ? WHERE id = ?')
+    .run(by, JSON.stringify(redo), eventId);
+
+export const markRedone = (db: Db, eventId: number, inverse: unknown) =>
+  db
+    .prepare(
+      'UPDATE job_event SET undone = 0, undone_by = NULL, redo_json = NULL, inverse_json = ? WHERE id = ?',
+    )
+    .run(JSON.stringify(inverse), eventId);
 
 export const sheetsOf = (db: Db, jobId: string): SheetHead[] =>
   db

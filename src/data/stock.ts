@@ -48,6 +48,8 @@ export const bowMapping = new RowMapping<StoredBow>('bow', {
   cableGapMm: plain('cableGapMm'),
   shelfMm: plain('shelfMm'),
   rearBushing: booleanOrNull('rearBushing'),
+  limbLocks: booleanOrNull('limbLocks'),
+  cordWay: booleanOrNull('cordWay'),
   stringStop: plain('stringStop'),
   priceCents: plain('priceCents'),
   stock: plain('stock'),

@@ -155,9 +155,10 @@ export const CALCULATIONS: Readonly<Record<string, Calculation>> = {
     schemas.PaperTuneRequest,
     schemas.PaperTuneResponse,
     (input) => {
-      const { response, ...result } = paperTune(input);
+      const { response, answers, ...result } = paperTune(input);
       return {
         ...result,
+        nothingAnswersLog: answers.logRatio,
         scatterMm: response.scatterMm,
         tear: { rightMm: response.right.mean, upMm: response.up.mean },
       };

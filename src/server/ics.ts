@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import type { ClosedDay } from '@/core/job';
+import { APPOINTMENT_MIN, type ClosedDay } from '@/core/job';
 import { addDays } from '@/core/units';
 import { db, type Db } from '@/data/db';
 import { allJobs, archerById } from '@/data/jobs';
@@ -11,8 +11,6 @@ import { invalid, Problem } from './problem';
 import { checker } from '@/contracts/ajv';
 import { Type } from '@sinclair/typebox';
 
-/** How long an archer is expected to stay. Shop rule. */
-const APPOINTMENT_MIN = 60;
 /** Days further off than this are somebody else's calendar. */
 const MOST_DAYS_AHEAD = 800;
 const MOST_CLOSED = 400;

@@ -55,7 +55,7 @@ describe('devices of a job', () => {
     send({ name: 'choosePart', slot: 'arrows', itemId: 'arrows', owned: false, label: '' });
     for (const [key, entered] of [
       ['moduleTop', '27 1/2'],
-      ['drawLength', '702mm'],
+      ['drawLength', '657.55mm'],
       ['arrowMass', '24.6g'],
       ['peepTrueHeight', '118mm'],
       ['peepToPin', '750mm'],

@@ -1,5 +1,5 @@
 import { launchSpeed } from '@/core/bow';
-import { sightMarks } from '@/core/flight';
+import { eyeLever, sightMarks } from '@/core/flight';
 import {
   flightInputs,
   paperHistory,
@@ -74,7 +74,7 @@ export function practiceGroup(snapshot: JobSnapshot, derived: JobDerived, aim: P
   // The first pin was moved until it was right; afterwards only its place for the distance counts.
   const right = settled ? 0 : off.right - aim.pinRightMm;
   const up = (settled ? 0 : off.up - aim.pinUpMm) + (there! - (first! - aim.dropMm));
-  const scale = (aim.distanceM * 1000) / flight.peepToPinMm;
+  const scale = eyeLever(metre(aim.distanceM), flight.peepToPinMm);
   return {
     rightMm: right * scale,
     upMm: up * scale,

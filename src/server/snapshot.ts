@@ -8,13 +8,14 @@ import {
   eventsOf,
   exceptionsOf,
   readingsOf,
+  redoable,
   sheetsOf,
   stepTimes,
 } from '@/data/records';
 import { quotesOf } from '@/data/quotes';
 import { shopSettings } from '@/data/settings';
 import { bowById } from '@/data/stock';
-import { shopDay } from './clock';
+import { nowIso, shopDay } from './clock';
 
 /** One job as its screens need it; null when there is none of that id. */
 export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null {
@@ -30,6 +31,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     exceptions: exceptionsOf(from, jobId),
     acknowledged: acknowledgedOf(from, jobId),
     events: eventsOf(from, jobId),
+    canRedo: redoable(from, jobId) !== null,
     sheets: sheetsOf(from, jobId),
     quotes: quotesOf(from, jobId),
     curves: job.bowId ? curvesOf(from, job.bowId) : [],
@@ -37,6 +39,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     stepTimes: stepTimes(from),
     shop,
     today: shopDay(shop.timeZone),
+    now: nowIso(),
   };
 }
 

@@ -1,5 +1,6 @@
 import { POSTURE_SEEN } from '@/core/fit';
 import {
+  addedTo,
   isFitKey,
   posturePlace,
   readOptionsFor,
@@ -8,7 +9,7 @@ import {
   type FitKey,
   type JobSnapshot,
 } from '@/core/job';
-import { historyOf, isSetupKey, setupValue } from '@/core/route';
+import { historyOf, isPartKey, isSetupKey, setupValue } from '@/core/route';
 import { read, TRADE_UNITS } from '@/core/units';
 import { appendReading, type NewReading } from '@/data/records';
 import type { Db } from '@/data/db';
@@ -25,6 +26,11 @@ export interface Entry {
 /** A row without the marks of who, when and what for. */
 export type PlainRow = Omit<NewReading, 'jobId' | 'who' | 'at' | 'data'> & Partial<NewReading>;
 
+/** As the trade says it: what lies between plunger hole and standard draw length. */
+const ADDED_TEXT = '1 3/4 in';
+
+const LONGEST_TEXT = 60;
+
 type Number = { si: number; text: string };
 
 const refuse = (reason: string, pointer: string, detail: string) =>
@@ -38,7 +44,7 @@ export function toRows(entry: Entry, at: number, snapshot: JobSnapshot): PlainRo
   const { bow, shop } = snapshot;
   const pointer = `/command/readings/${at}`;
   const { key } = entry;
-  if (!isFitKey(key) && !isSetupKey(key)) {
+  if (!isFitKey(key) && (!isSetupKey(key) || isPartKey(key))) {
     throw refuse('unknown-value', `${pointer}/key`, `There is no value called “${key}”.`);
   }
   if (isSetupKey(key) && !bow) throw refuse('no-bow', `${pointer}/key`, 'Choose a bow first.');
@@ -72,6 +78,16 @@ export function toRows(entry: Entry, at: number, snapshot: JobSnapshot): PlainRo
         );
       return [{ ...base, key, si: null, choice: chosen.id, entered: chosen.name }];
     }
+    case 'text': {
+      const words = entry.entered.trim().replace(/\s+/g, ' ');
+      if (words === '' || words.length > LONGEST_TEXT)
+        throw refuse(
+          'no-text',
+          `${pointer}/entered`,
+          `${value.name}: one to ${LONGEST_TEXT} characters, as it stands there.`,
+        );
+      return [{ ...base, key, si: null, choice: words, entered: words }];
+    }
     case 'group':
     case 'mark':
     case 'drift':
@@ -92,7 +108,14 @@ export function toRows(entry: Entry, at: number, snapshot: JobSnapshot): PlainRo
     }
     default: {
       const first = number(entry.entered, key, 'entered');
-      const row = { ...base, key, si: first.si, choice: null, entered: first.text };
+      const added = addedTo(key);
+      const row = {
+        ...base,
+        key,
+        si: first.si + added,
+        choice: null,
+        entered: added > 0 ? `${first.text} + ${ADDED_TEXT}` : first.text,
+      };
       if (key !== 'peakWeight') return [row];
       if (entry.entered2 === undefined) {
         // A weighing without turns is one where the bolts stand.
@@ -190,6 +213,22 @@ function weighing(
   });
   return [...bolts, { ...row, si2: turns.si }];
 }
+
+/** A row that takes another back: `discarded` with its reason, `takenIn` or `undo` without. */
+export const retractionOf = (
+  retracts: number,
+  method: 'discarded' | 'takenIn' | 'undo',
+  reason = '',
+): PlainRow => ({
+  bowId: null,
+  key: 'retraction',
+  si: null,
+  si2: null,
+  choice: null,
+  entered: reason,
+  method,
+  retracts,
+});
 
 /** Writes the rows; returns their numbers for the undo. */
 export const appendRows = (

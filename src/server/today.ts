@@ -8,6 +8,8 @@ import {
   type TodayView,
 } from '@/core/job';
 import { setupValue, stationName, USUAL_SHIFT, type LateJob } from '@/core/route';
+import { COME_BACK_DAYS } from '@/core/sheet';
+import { addDays } from '@/core/units';
 import { db, type Db } from '@/data/db';
 import { allJobs } from '@/data/jobs';
 import { shopSettings } from '@/data/settings';
@@ -49,7 +51,7 @@ export function todayView(from: Db = db()): TodayView {
     comingBack: jobs
       .flatMap(({ job, archer }) =>
         job.deliveredAt
-          ? [{ day: twoWeeksAfter(job.deliveredAt), name: archer.name, jobId: job.id }]
+          ? [{ day: comeBackDay(shop.timeZone, job.deliveredAt), name: archer.name, jobId: job.id }]
           : [],
       )
       .sort((a, b) => a.day.localeCompare(b.day)),
@@ -61,11 +63,9 @@ export function todayView(from: Db = db()): TodayView {
   };
 }
 
-const twoWeeksAfter = (instant: string) => {
-  const date = new Date(instant);
-  date.setUTCDate(date.getUTCDate() + 14);
-  return date.toISOString().slice(0, 10);
-};
+/** The day of the second visit, by the shop's own calendar. */
+const comeBackDay = (timeZone: string, instant: string) =>
+  addDays(shopDay(timeZone, instant), COME_BACK_DAYS);
 
 const ORDER: Record<TicketState, number> = { again: 0, going: 0, waits: 1, delivered: 2 };
 
@@ -102,7 +102,7 @@ function ticketOf(snapshot: JobSnapshot, day: string, planned: string | null): T
       (job.deliveredAt ? null : planned),
     place: job.place,
     nextDay: null,
-    comeBackDay: job.deliveredAt ? twoWeeksAfter(job.deliveredAt) : null,
+    comeBackDay: job.deliveredAt ? comeBackDay(snapshot.shop.timeZone, job.deliveredAt) : null,
   };
   if (job.deliveredAt)
     return {

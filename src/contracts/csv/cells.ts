@@ -50,6 +50,13 @@ export const yesNo: CellKind<boolean> = {
   write: (value) => (value ? 'yes' : 'no'),
 };
 
+/** As yes or no, an empty cell or a column left out is no. */
+export const yesElseNo: CellKind<boolean> = {
+  ...yesNo,
+  says: 'yes or no; empty is no',
+  read: (cell) => (cell === '' ? good(false) : yesNo.read(cell)),
+};
+
 export interface Range {
   readonly min: number;
   readonly max: number;

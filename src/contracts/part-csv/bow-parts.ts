@@ -1,4 +1,4 @@
-import { oneOf, several, yesNo } from '../csv';
+import { oneOf, several, yesElseNo, yesNo } from '../csv';
 import { attr, mm, count, mmOrNot, type AttrColumn } from './attr';
 
 /** Attributes of what the bow cannot be used without, and the quiver. */
@@ -185,6 +185,16 @@ export const BOW_PARTS: Record<
   peep: [
     attr('peep', 'apertureMm', 'aperture_mm', 'Hole, mm', mm(0.5, 12), 'Across the hole', '4.8'),
     attr('peep', 'lens', 'lens', 'Lens', yesNo, 'A lens can be set in', 'no'),
+    attr(
+      'peep',
+      'tube',
+      'tube',
+      'Tube',
+      yesElseNo,
+      'A tube to the cable turns it square',
+      'no',
+      false,
+    ),
   ],
   loop: [
     attr(

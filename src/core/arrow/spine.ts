@@ -27,10 +27,12 @@ export function neededSpineIn(load: SpineLoad): number {
 
 export type SpineVerdict = 'weak' | 'good' | 'stiff';
 
-/** Weak beyond +6 % of the needed deflection, stiff beyond −12 %. */
+/** Weak beyond +6 % of the needed deflection, stiff beyond −12 %; as parts of it. */
+export const SPINE_BAND = { weak: 1.06, stiff: 0.88 } as const;
+
 export function spineVerdict(staticIn: number, neededIn: number): SpineVerdict {
-  if (staticIn > neededIn * 1.06) return 'weak';
-  return staticIn < neededIn * 0.88 ? 'stiff' : 'good';
+  if (staticIn > neededIn * SPINE_BAND.weak) return 'weak';
+  return staticIn < neededIn * SPINE_BAND.stiff ? 'stiff' : 'good';
 }
 
 /** Under 5 gr per lb is refused like a dry fire, under 6 is warned of. */

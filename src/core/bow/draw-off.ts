@@ -75,15 +75,27 @@ export interface DrawOffRanking {
   readonly sure: 'clear' | 'leaning' | 'open';
 }
 
-/** The first is called clear from here, leaning from the next. Shop rule. */
+/** The first is called clear from here, leaning from the next and well before the second. Shop rule. */
 const CLEAR = 0.85;
 const LEANING = 0.6;
+/** Less ahead of the next one than this, nobody is ahead. */
+const AHEAD = 0.15;
+
+/** Whether anybody can be called ahead; `chances` in the order of the places. */
+function sureness(marks: number, chances: readonly number[]): DrawOffRanking['sure'] {
+  const top = chances[0]!;
+  // By strength the first: a chance under another's is nobody's lead.
+  const next = Math.max(...chances.slice(1));
+  if (marks === 0 || top - next < AHEAD) return 'open';
+  return top >= CLEAR ? 'clear' : top >= LEANING ? 'leaning' : 'open';
+}
 
 /**
  * Ranking of the bows from marks by pairs (Bradley–Terry, see numerics/paired.ts). Speed takes
  * part only with `speedMps` given for both bows of a pair and `speedCounts` set.
  *
- * @returns a refusal for fewer than two or more than five bows, or a mark of a bow not among them.
+ * @returns a refusal for fewer than two or more than five bows, a mark of a bow not among them, of
+ *   one bow against itself, or with a better one that is neither of the pair.
  */
 export function rankDrawOff(
   { bowIds, marks, speedCounts }: DrawOff,
@@ -91,7 +103,9 @@ export function rankDrawOff(
 ): Outcome<DrawOffRanking> {
   if (bowIds.length < DRAW_OFF_LEAST || bowIds.length > DRAW_OFF_MOST)
     return refused('draw-off-size', 'Two to five bows can be drawn side by side.', 'bowIds');
-  const stranger = marks.findIndex((m) => !bowIds.includes(m.first) || !bowIds.includes(m.second));
+  const wrong = badMark(marks);
+  if (wrong) return wrong;
+  const stranger = marks.findIndex((m) => !isAmong(bowIds)(m));
   if (stranger >= 0)
     return refused('unknown-bow', 'This mark is of a bow not drawn here.', `marks/${stranger}`);
   const counted = newest(marks);
@@ -122,13 +136,43 @@ export function rankDrawOff(
       };
     })
     .sort((a, b) => b.strength - a.strength);
-  const top = places[0]!.chanceBest;
   return answered({
     places,
     openPairs: pairs.filter(([a, b]) => !counted.some((m) => isPair(m, a, b))),
-    sure: counted.length > 0 && top >= CLEAR ? 'clear' : top >= LEANING ? 'leaning' : 'open',
+    sure: sureness(
+      counted.length,
+      places.map(({ chanceBest }) => chanceBest),
+    ),
   });
 }
+
+/** A mark that cannot be: one bow against itself, or liked better than both. */
+function badMark(marks: readonly DrawOffMark[]) {
+  for (const [i, { first, second, better }] of marks.entries()) {
+    if (first === second)
+      return refused(
+        'same-bow',
+        'A mark holds two different bows against each other.',
+        `marks/${i}/second`,
+      );
+    if (better !== null && better !== first && better !== second)
+      return refused(
+        'better-is-neither',
+        'The better one must be one of the two bows of the mark, or null for alike.',
+        `marks/${i}/better`,
+      );
+  }
+  return null;
+}
+
+const isAmong = (bowIds: readonly string[]) => (mark: DrawOffMark) =>
+  bowIds.includes(mark.first) && bowIds.includes(mark.second);
+
+/** A draw-off with the marks that count now: a bow taken out keeps its marks for when it comes back. */
+export const drawnNow = (drawOff: DrawOff): DrawOff => ({
+  ...drawOff,
+  marks: drawOff.marks.filter(isAmong(drawOff.bowIds)),
+});
 
 export const isPair = (mark: DrawOffMark, a: string, b: string) =>
   (mark.first === a && mark.second === b) || (mark.first === b && mark.second === a);

@@ -54,6 +54,48 @@ export function curveFacts(points: readonly CurvePoint[]): Outcome<CurveFacts> {
   });
 }
 
+/** What is asked about before a curve counts. */
+export type CurveDoubt = 'sparse' | 'noLetOff' | 'farFromBrace' | 'otherPeak';
+
+/** Each as a sentence that says what is odd. */
+export const CURVE_DOUBTS: Readonly<Record<CurveDoubt, string>> = {
+  sparse: 'Its points lie far apart where it bends: peak and valley are guessed between them.',
+  noLetOff: 'It hardly lets off: a bow with cams does, or the log ended before the wall.',
+  farFromBrace: 'It begins far from the brace height: the first part of the draw is missing.',
+  otherPeak:
+    'It peaks elsewhere than the bow scale read: another setting, another bow or another unit.',
+};
+
+/** Between two points at most this part of the draw, or peak and valley are guessed. Shop rules. */
+const WIDEST_PART = 0.12;
+/** A cam bow lets off more than this. */
+const LEAST_LET_OFF = 0.1;
+/** The first point lies this near the brace. */
+const START_MM = 25;
+/** Peak of the curve against what was weighed, as a part. */
+const PEAK_PART = 0.08;
+
+/**
+ * What is odd about a curve that can be one: too few points where it bends, no let-off, a draw that
+ * does not begin at the brace, another peak than the bow scale read.
+ *
+ * @param weighedN peak as weighed on this bow at this setting; null where it was not.
+ */
+export function curveDoubts(
+  points: readonly CurvePoint[],
+  facts: CurveFacts,
+  weighedN: Newton | null,
+): CurveDoubt[] {
+  const gaps = points.slice(1).map(({ drawnMm }, i) => drawnMm - points[i]!.drawnMm);
+  const doubts: readonly (readonly [CurveDoubt, boolean])[] = [
+    ['sparse', Math.max(...gaps) > WIDEST_PART * facts.strokeMm],
+    ['noLetOff', facts.letOff < LEAST_LET_OFF],
+    ['farFromBrace', points[0]!.drawnMm > START_MM],
+    ['otherPeak', weighedN !== null && Math.abs(facts.peakN - weighedN) > PEAK_PART * weighedN],
+  ];
+  return doubts.filter(([, is]) => is).map(([doubt]) => doubt);
+}
+
 function curveFault(points: readonly CurvePoint[]) {
   if (points.length < CURVE_LEAST_POINTS)
     return refused(

@@ -82,6 +82,10 @@ export interface BowRecord {
   /** A bushing for a bar at the back of the riser. */
   readonly rearBushing: boolean | null;
   readonly stringStop: StringStopPlace | null;
+  /** Lock screws that hold the limb bolts once the weight is final. */
+  readonly limbLocks: boolean | null;
+  /** A way for the rest’s cord through the riser. */
+  readonly cordWay: boolean | null;
   readonly priceCents: number;
   readonly stock: number;
   readonly deliveryDays: number;

@@ -6,13 +6,21 @@ describe('shots of a chronograph', () => {
     expect(chronograph([])).toBeNull();
     expect(chronograph([70])).toMatchObject({ speedMps: 70, scatterMps: null, sigmaMps: 0.3 });
     const three = chronograph([70, 71, 69.5])!;
-    expect(three.speedMps).toBeCloseTo(70.1667, 3);
+    // The middle shot, not their mean.
+    expect(three.speedMps).toBe(70);
     expect(three.scatterMps).toBeCloseTo(0.7638, 3);
-    expect(three.sigmaMps).toBeCloseTo(0.7638 / Math.sqrt(3), 3);
+    // The median of three scatters 1.16 times as far as their mean (Kendall and Stuart).
+    expect(three.sigmaMps).toBeCloseTo((1.16 * 0.7638) / Math.sqrt(3), 3);
     expect([three.slowestMps, three.fastestMps]).toEqual([69.5, 71]);
   });
   test('an instrument is never surer than it is', () =>
-    expect(chronograph([70, 70, 70, 70])!.sigmaMps).toBeCloseTo(0.15, 9));
+    expect(chronograph([70, 70, 70, 70])!.sigmaMps).toBeCloseTo(1.09 * 0.15, 9));
+  test('an odd shot pulls nothing', () => {
+    const odd = chronograph([70, 70.2, 58, 70.1, 69.9])!;
+    expect(odd.speedMps).toBe(70);
+    expect(odd.outlier).toBe(2);
+    expect(odd.sigmaMps).toBeLessThan(0.3);
+  });
   test.each([
     [[70, 70.3, 66.1, 69.9], 2],
     [[70, 70.3, 74.5], 2],

@@ -8,6 +8,8 @@ export const DEFAULT_LOOP_MM = mm(12.7);
 const REPEAT_FLOOR = 0.7;
 /** Under this p-value the readings are said to disagree. */
 export const DISAGREEMENT_P = 0.05;
+/** A retake further off than so many of its method's σ is asked about. Shop rule. */
+const RETAKE_SIGMAS = 1.5;
 /** Draw length one full twist is worth until the bow has shown its own. */
 export const MM_PER_TWIST = 1.2;
 /** An overshoot counts this much more than falling short: too long is the worse fault. */
@@ -45,7 +47,14 @@ export interface DrawLengthResult {
   readonly chiSquare: number;
   /** Null for a single estimate: nothing to disagree with. */
   readonly pValue: number | null;
-  /** The method furthest out in its own σ when the readings disagree. */
+  /** The methods contradict each other: under one in twenty when all were read well. */
+  readonly disagree: boolean;
+  /** A method whose own readings lie further apart than it scatters: settled before the others. */
+  readonly apart: DrawLengthMethod | null;
+  /**
+   * Of three methods or more that disagree, the one furthest from the mean of the others in units of
+   * both their σ; null of two, of which none is the culprit, and while one disagrees with itself.
+   */
   readonly outlier: DrawLengthMethod | null;
   readonly module: ModuleChoice | null;
 }
@@ -67,19 +76,71 @@ export function drawLength(
   const weights = estimates.map((estimate) => 1 / estimate.sigmaMm ** 2);
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const consensus = estimates.reduce((sum, e, i) => sum + weights[i]! * e.drawLengthMm, 0) / total;
-  const offsets = estimates.map((e) => (e.drawLengthMm - consensus) / e.sigmaMm);
-  const chiSquare = offsets.reduce((sum, offset) => sum + offset ** 2, 0);
+  const chiSquare = estimates.reduce(
+    (sum, e) => sum + ((e.drawLengthMm - consensus) / e.sigmaMm) ** 2,
+    0,
+  );
   const pValue = estimates.length > 1 ? chiSquareTail(chiSquare, estimates.length - 1) : null;
-  const furthest = offsets.reduce((a, o, i) => (Math.abs(o) > Math.abs(offsets[a]!) ? i : a), 0);
+  const disagree = pValue !== null && pValue < DISAGREEMENT_P;
+  const apart = apartMethod(readings, options);
   return {
     estimates,
     drawLengthMm: mm(consensus),
     sigmaMm: mm(Math.sqrt(1 / total)),
     chiSquare,
     pValue,
-    outlier: pValue !== null && pValue < DISAGREEMENT_P ? estimates[furthest]!.method : null,
+    disagree,
+    apart,
+    outlier: disagree && apart === null ? culprit(estimates) : null,
     module: chooseModule(mm(consensus), options.moduleStepsMm ?? []),
   };
+}
+
+/** The largest deletion residual |xᵢ − mean of the others| / √(σᵢ² + σ²others); none of two. */
+function culprit(estimates: readonly Estimate[]): DrawLengthMethod | null {
+  if (estimates.length < 3) return null;
+  const off = (one: Estimate) => {
+    const others = estimates.filter((other) => other !== one);
+    const weight = others.reduce((sum, e) => sum + 1 / e.sigmaMm ** 2, 0);
+    const middle = others.reduce((sum, e) => sum + e.drawLengthMm / e.sigmaMm ** 2, 0) / weight;
+    return Math.abs(one.drawLengthMm - middle) / Math.sqrt(one.sigmaMm ** 2 + 1 / weight);
+  };
+  return estimates.reduce((worst, next) => (off(next) > off(worst) ? next : worst)).method;
+}
+
+export interface Retake {
+  /** From the middle of the readings that stand, as draw length; + longer. */
+  readonly offMm: Mm;
+  readonly allowedMm: Mm;
+  /** Within what the method scatters: it counts beside the others. Else it is asked which is wrong. */
+  readonly beside: boolean;
+}
+
+/**
+ * A method read once more, held against its own readings before anybody looks at other methods.
+ * Shop rule: it counts beside them within one and a half of the method's σ.
+ *
+ * @returns null where the method was not read before.
+ */
+export function retake(
+  earlier: readonly DrawLengthReading[],
+  reading: DrawLengthReading,
+  options: DrawLengthOptions = {},
+): Retake | null {
+  const own = earlier.filter(({ method }) => method === reading.method);
+  if (own.length === 0) return null;
+  const length = (valueMm: number) => fromReading(reading.method, valueMm, options);
+  const offMm = mm(length(reading.valueMm) - length(mean(own.map(({ valueMm }) => valueMm))));
+  const allowedMm = mm(RETAKE_SIGMAS * methodEntry(reading.method).sigmaMm);
+  return { offMm, allowedMm, beside: Math.abs(offMm) <= allowedMm };
+}
+
+function apartMethod(readings: readonly DrawLengthReading[], options: DrawLengthOptions) {
+  const found = readings.find((reading, i) => {
+    const others = readings.filter((_, k) => k !== i);
+    return retake(others, reading, options)?.beside === false;
+  });
+  return found?.method ?? null;
 }
 
 function estimatesOf(readings: readonly DrawLengthReading[], options: DrawLengthOptions) {

@@ -1,4 +1,12 @@
-import { bayesianLeastSquares, bracketedRoot, type BayesianFit } from '../numerics';
+import {
+  bayesianLeastSquares,
+  bracketedRoot,
+  chiSquareTail,
+  inverse,
+  times,
+  dot,
+  type BayesianFit,
+} from '../numerics';
 import { answered, refused, type Outcome } from '../outcome';
 import { newton, turns as asTurns, type Newton, type Turns } from '../units';
 
@@ -28,6 +36,16 @@ export interface TurnMove {
   readonly turns: Turns;
 }
 
+/** What is asked about before weighings are gone on from. */
+export interface LimbBoltDoubt {
+  /** `gain`: heavier by turning out. `apart`: they contradict each other. `bow`: no such bow. */
+  readonly kind: 'gain' | 'apart' | 'bow';
+  /** Indices of the weighings it rests on. */
+  readonly readings: readonly number[];
+  /** Chance of readings so far from what such a bow does (χ²). */
+  readonly pValue: number;
+}
+
 export interface LimbBoltResult {
   /** Turns out from fully in at which the target is met, or nearest it. */
   readonly turns: Turns;
@@ -39,6 +57,8 @@ export interface LimbBoltResult {
   readonly curveN: Newton;
   /** False when the limit or the factory setting is met before the target. */
   readonly reachesTarget: boolean;
+  /** Weighings that contradict each other or the bow; null where they go together. */
+  readonly doubt: LimbBoltDoubt | null;
   readonly plan: readonly TurnMove[];
 }
 
@@ -82,18 +102,82 @@ export function limbBolts(input: LimbBoltInput): Outcome<LimbBoltResult> {
     curveN: newton(fit.mean[2]!),
     reachesTarget: Math.abs(weight(t) - targetN) < SCALE_SIGMA_N,
     plan: turningPlan(from, asTurns(t)),
+    doubt: doubtOf(input),
   });
 }
 
-function learn({ maxPeakN, minPeakN, maxTurns, readings }: LimbBoltInput): BayesianFit {
+/** Under this chance weighings are asked about. Shop rule. */
+const DOUBT_P = 0.01;
+
+/**
+ * Whether the weighings go with each other and with the bow: χ² of their distance from what the
+ * prior lets expect, with its covariance XΣXᵀ + σ². A gain by turning out is named first, then two
+ * that contradict each other, then what no such bow weighs.
+ */
+function doubtOf(input: LimbBoltInput): LimbBoltDoubt | null {
+  const { readings } = input;
+  const gain = heavierFurtherOut(readings);
+  const pValue = misfit(
+    input,
+    readings.map((_, i) => i),
+  );
+  if (gain) return { kind: 'gain', readings: gain, pValue };
+  if (pValue >= DOUBT_P) return null;
+  const alone = readings.findIndex((_, i) => misfit(input, [i]) < DOUBT_P);
+  return alone >= 0
+    ? { kind: 'bow', readings: [alone], pValue }
+    : { kind: 'apart', readings: readings.map((_, i) => i), pValue };
+}
+
+/** Two weighings of which the one further out is the heavier by more than the scale scatters. */
+function heavierFurtherOut(readings: readonly LimbBoltReading[]): readonly number[] | null {
+  for (const [i, inner] of readings.entries())
+    for (const [k, outer] of readings.entries())
+      if (
+        outer.turns > inner.turns + 0.2 &&
+        outer.peakN - inner.peakN > 2 * Math.SQRT2 * SCALE_SIGMA_N
+      )
+        return i < k ? [i, k] : [k, i];
+  return null;
+}
+
+function misfit(input: LimbBoltInput, which: readonly number[]): number {
+  if (which.length === 0) return 1;
+  const prior = priorOf(input);
+  const rows = which.map((i) => input.readings[i]!);
+  const x = rows.map(({ turns }) => [1, -turns, turns * turns]);
+  const off = rows.map(
+    ({ peakN }, i) =>
+      peakN -
+      dot(
+        x[i]!,
+        prior.map(({ mean }) => mean),
+      ),
+  );
+  const covariance = x.map((a, i) =>
+    x.map(
+      (b, k) =>
+        a.reduce((sum, value, j) => sum + value * b[j]! * prior[j]!.sd ** 2, 0) +
+        (i === k ? SCALE_SIGMA_N ** 2 : 0),
+    ),
+  );
+  // Positive definite by the scale's own variance on the diagonal.
+  return chiSquareTail(dot(off, times(inverse(covariance)!, off)), which.length);
+}
+
+function priorOf({ maxPeakN, minPeakN, maxTurns }: LimbBoltInput) {
   const perTurn = (maxPeakN - minPeakN) / maxTurns;
+  return [
+    { mean: maxPeakN, sd: 0.05 * maxPeakN },
+    { mean: perTurn, sd: 0.35 * perTurn },
+    { mean: 0, sd: 0.01 * perTurn },
+  ];
+}
+
+function learn(input: LimbBoltInput): BayesianFit {
   return bayesianLeastSquares(
-    [
-      { mean: maxPeakN, sd: 0.05 * maxPeakN },
-      { mean: perTurn, sd: 0.35 * perTurn },
-      { mean: 0, sd: 0.01 * perTurn },
-    ],
-    readings.map((r) => ({ x: [1, -r.turns, r.turns * r.turns], y: r.peakN })),
+    priorOf(input),
+    input.readings.map((r) => ({ x: [1, -r.turns, r.turns * r.turns], y: r.peakN })),
     SCALE_SIGMA_N,
   );
 }

@@ -1,5 +1,6 @@
 import { bracketedRoot, fTail, mean } from '../numerics';
 import { degree, mm, type Degree, type Metre, type Mm } from '../units';
+import { eyeLever } from './eye-lever';
 
 /** A hit, from the aim, seen by the archer. */
 export interface Hit {
@@ -49,7 +50,7 @@ const PLACING_MM2 = 1;
 
 /**
  * Whether a group is off the aim, by Hotelling's T² (Hotelling, *Annals of Mathematical
- * Statistics* 2, 1931), and the pin's move miss·R/d towards the hit (models.md section 6).
+ * Statistics* 2, 1931), and the pin's move miss·R/(d + R) towards the hit (models.md section 6).
  *
  * @param input one hit or more; distance above 0.
  */
@@ -64,7 +65,7 @@ export function group({ hits, distanceM, peepToPinMm }: GroupInput): GroupResult
   const distance2 = mahalanobis(hits, centre);
   const pValue = pOf(hits.length, distance2);
   if (pValue < ADJUST_P) {
-    const scale = peepToPinMm / (distanceM * 1000);
+    const scale = 1 / eyeLever(distanceM, peepToPinMm);
     return {
       centre,
       pValue,
@@ -102,16 +103,17 @@ export function groupSpread(hits: readonly Hit[]): GroupSpread {
   const n = hits.length;
   if (n < 3) return { rmsMm, widestMm, confidence: null };
   const { xx, yy, xy } = covariance(hits, centre);
-  // T² at p = 0.10, in units of the hits' own covariance.
-  const limit = bracketedRoot((d2) => pOf(n, d2) - ADJUST_P, 1e-6, 1e4, 1e-9).x;
+  // T² at p = 0.10, in units of the hits' own covariance; the tail falls, so the bracket holds it.
+  const limit = bracketedRoot((d2) => pOf(n, d2) - ADJUST_P, 1e-6, 1e4, 1e-9);
+  if (!limit.converged) return { rmsMm, widestMm, confidence: null };
   const [middle, half] = [(xx + yy) / 2, Math.hypot((xx - yy) / 2, xy)];
   return {
     rmsMm,
     widestMm,
     confidence: {
       centre,
-      longMm: mm(Math.sqrt(limit * (middle + half))),
-      shortMm: mm(Math.sqrt(limit * Math.max(0, middle - half))),
+      longMm: mm(Math.sqrt(limit.x * (middle + half))),
+      shortMm: mm(Math.sqrt(limit.x * Math.max(0, middle - half))),
       tiltDeg: degree((Math.atan2(2 * xy, xx - yy) * 90) / Math.PI),
     },
   };

@@ -1,4 +1,4 @@
-import { inverse, times } from '../numerics';
+import { dot, inverse, studentTwoSided, times } from '../numerics';
 import { answered, refused, type Outcome } from '../outcome';
 import { metre, mps, type Metre, type Mm, type Mps } from '../units';
 import { DEFAULT_DRAG_COEFFICIENT, sightMarks, type SightMarksInput } from './sight-marks';
@@ -42,9 +42,13 @@ const LEAST_DRAG = 0.2;
 const MOST_DRAG = 8;
 const START_SPEEDS = [85, 60, 110, 45] as const;
 const MOST_ITERATIONS = 40;
-/** A mark further from the others' fit than this many of its σ, and than this at the pin, is odd. */
-const ODD_SIGMAS = 3.5;
-const ODD_MM = 0.4;
+/**
+ * A mark is called odd under this chance, all marks together: with the usual σ counted in, under one
+ * in twenty of good scales has a mark named, also where marks scatter half as much again.
+ */
+const ODD_P = 0.035;
+/** What a mark shot in with a few arrows is off by, 1σ at the pin, counted as so many marks. Shop rule. */
+const USUAL_MARK = { sigmaMm: 0.3, counts: 2 };
 
 /**
  * Launch speed (and drag, from three distances on) from confirmed marks by least squares: drop =
@@ -69,7 +73,7 @@ export function sightFit(input: SightFitInput): Outcome<SightFitResult> {
       variance === null || !input.fitDrag ? null : Math.sqrt(variance * covariance[2]![2]!),
     residualsMm: residuals,
     sigmaMarkMm: variance === null ? null : Math.sqrt(variance),
-    odd: oddMark(input, fit),
+    odd: oddMark(fit),
     iterations: fit.iterations,
   });
 }
@@ -119,17 +123,15 @@ interface Fit {
   readonly covariance: number[][];
   readonly iterations: number;
   readonly sum: number;
+  /** Derivatives of each drop by offset, speed and drag. */
+  readonly rows: readonly (readonly number[])[];
 }
 
 /** The first start that converges; a far start can step out of the arrow’s reach. */
-function bestFit(
-  input: SightFitInput,
-  shots: readonly ConfirmedShot[],
-  near: readonly { speed: number; drag: number }[] = [],
-): Fit | null {
+function bestFit(input: SightFitInput, shots: readonly ConfirmedShot[]): Fit | null {
   const drag = input.dragCoefficient ?? DEFAULT_DRAG_COEFFICIENT;
-  for (const start of [...near, ...START_SPEEDS.map((speed) => ({ speed, drag }))]) {
-    const fit = gaussNewton(input, shots, start);
+  for (const speed of START_SPEEDS) {
+    const fit = gaussNewton(input, shots, { speed, drag });
     if (fit) return fit;
   }
   return null;
@@ -192,31 +194,35 @@ function gaussNewton(
     const sum = residuals.reduce((total, r) => total + r * r, 0);
     const spare = shots.length - rows[0]!.length;
     const variance = spare > 0 ? sum / spare : null;
-    return { speed, drag, residuals, variance, covariance, iterations: iteration, sum };
+    return { speed, drag, residuals, variance, covariance, iterations: iteration, sum, rows };
   }
   return null;
 }
 
 /**
- * The mark whose leaving makes the rest fit best, when it stands off the others' fit by more than a
- * few of their σ. Told only where two marks or more are left to check each other.
+ * A mark that does not fit the others: its residual against the fit without it, in units of that
+ * prediction's own standard error (externally studentised, Cook and Weisberg, *Residuals and
+ * Influence in Regression*, 1982). The variance is the others' own with the usual mark's counted in
+ * like two of them, so that three good marks by chance on one line do not accuse a fourth. All marks
+ * are looked at, so the worst is named only where its chance times their number is small (Bonferroni).
+ *
+ * @returns null where none stands out, or no degree of freedom is left to tell by.
  */
-function oddMark(input: SightFitInput, whole: Fit): number | null {
-  const count = input.shots.length;
-  const used = input.fitDrag ? 3 : 2;
-  if (count < used + 2) return null;
-  const without = input.shots.flatMap((shot, i) => {
-    const rest = input.shots.filter((_, k) => k !== i);
-    const fit = bestFit(input, rest, [whole]);
-    return fit === null || fit.variance === null
-      ? []
-      : [{ i, shot, rest, fit, variance: fit.variance }];
-  });
-  const best = without.sort((a, b) => a.fit.sum - b.fit.sum)[0];
-  const all = best && drops(input, [...best.rest, best.shot], best.fit.speed, best.fit.drag);
-  if (!best || !all) return null;
-  const offset = best.rest[0]!.dropMm - best.fit.residuals[0]! - all[0]!;
-  const off = Math.abs(best.shot.dropMm - offset - all.at(-1)!);
-  const sigma = Math.max(Math.sqrt(best.variance), ODD_MM / ODD_SIGMAS);
-  return off / sigma > ODD_SIGMAS ? best.i : null;
+function oddMark({ rows, residuals, covariance, sum }: Fit): number | null {
+  const count = rows.length;
+  const spare = count - rows[0]!.length - 1;
+  if (spare < 1) return null;
+  const { sigmaMm, counts } = USUAL_MARK;
+  const { i, pValue } = residuals
+    .map((residual, i) => {
+      const kept = 1 - dot(rows[i]!, times(covariance, rows[i]!));
+      // A mark the others say nothing of cannot stand out from them.
+      if (kept < 1e-9) return { i, pValue: 1 };
+      const others = Math.max(sum - (residual * residual) / kept, 0);
+      const variance = (counts * sigmaMm ** 2 + others) / (counts + spare);
+      const t = residual / Math.sqrt(variance * kept);
+      return { i, pValue: studentTwoSided(t, counts + spare) };
+    })
+    .reduce((worst, next) => (next.pValue < worst.pValue ? next : worst));
+  return pValue * count < ODD_P ? i : null;
 }

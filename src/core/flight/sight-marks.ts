@@ -13,11 +13,10 @@ import {
   type Mps,
 } from '../units';
 import { STANDARD_AIR_DENSITY_KG_M3 } from './air';
+import { HOUSING_CLEARANCE_MM } from './usual';
 import { dragPerMetre, fly, type Flight } from './trajectory';
 
 export const DEFAULT_DRAG_COEFFICIENT = 2;
-/** Room kept between vane and housing, mm. */
-const CLEARANCE_MM = 3;
 
 export interface SightGeometry {
   /** Peep centre above the arrow line at full draw. */
@@ -146,7 +145,7 @@ function searchAngle(miss: (angle: number) => number | null): number | null {
 /** The distance at which the housing's lower edge comes within the vane's height + 3 mm. */
 function furthestClear(input: SightMarksInput, flight: Flight): Metre | null {
   const { housingRadiusMm, vaneHeightMm } = input.clearance!;
-  const lowest = housingRadiusMm + vaneHeightMm + CLEARANCE_MM;
+  const lowest = housingRadiusMm + vaneHeightMm + HOUSING_CLEARANCE_MM;
   const room = (distance: number) => {
     const angle = solveAngle(distance, input, flight);
     return angle === null ? null : pinM(input, angle) * 1000 - lowest;

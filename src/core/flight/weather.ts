@@ -1,5 +1,6 @@
 import { mm, type Metre, type Mm } from '../units';
 import { airDensity, type AirConditions } from './air';
+import { eyeLever } from './eye-lever';
 import { sightMarks, type SightMarksInput } from './sight-marks';
 
 /**
@@ -51,7 +52,7 @@ export function weatherTable(
         id,
         airDensityKgM3: density,
         pinMm,
-        hitMm: pinMm.map((move, i) => mm((-move * distancesM[i]! * 1000) / input.peepToPinMm)),
+        hitMm: pinMm.map((move, i) => mm(-move * eyeLever(distancesM[i]!, input.peepToPinMm))),
       },
     ];
   });

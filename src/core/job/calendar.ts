@@ -17,7 +17,7 @@ const DAY = 1440;
 const LEAST_DAYS = 30;
 const PAST_PROMISE = 14;
 /** How long an archer stays who has an appointment. Shop rule. */
-const APPOINTMENT_MIN = 180;
+export const APPOINTMENT_MIN = 180;
 /** A first talk and fit at the counter. Shop rule. */
 const FIRST_FIT_MIN = 45;
 
@@ -143,6 +143,7 @@ export function calendarInput({ shop, now, jobs, pins }: CalendarGround): Calend
             archer: visit.archer,
             minutes: visit.minutes,
             steps: visit.steps.length,
+            restAfter: visit.dryMinutes,
             release: Math.max(
               0,
               ...visit.parts.map((slot) => (arrives.has(slot) ? opens(arrives.get(slot)!) : 0)),

@@ -24,12 +24,15 @@ import {
 } from '../fit';
 import type { Outcome } from '../outcome';
 import {
+  CONFIRMED,
   historyOf,
   latest,
   schoolsOf,
+  sinceLastChange,
   workPlan,
   type BuildContext,
   type History,
+  type SetupKey,
   type WorkPlan,
 } from '../route';
 import { gram, metre, mm, newton, turns, write, type Newton, type Turns } from '../units';
@@ -56,7 +59,9 @@ export const RATING_SPEED_SIGMA = 0.025;
 export function derive(snapshot: JobSnapshot): JobDerived {
   const { bow, job, shop } = snapshot;
   const history = historyOf(snapshot.readings);
-  const kit: Kit = Object.fromEntries(snapshot.parts.map((part) => [part.slot, part]));
+  const kit: Kit = Object.fromEntries(
+    snapshot.parts.map((part) => [part.slot, { ...part, built: part.build !== null }]),
+  );
   const fitLength = fitDrawLength(snapshot);
   const fitWeight = fitDrawWeight(snapshot);
   const fitDrawLengthMm = fitLength?.drawLengthMm ?? null;
@@ -88,6 +93,7 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     bow,
     kit,
     drawLengthMm: mmOrNull(latest(history, 'drawLength')?.si) ?? moduleStepMm ?? fitDrawLengthMm,
+    restAheadMm: mm(job.arrows.restAheadMm),
     peakN: newtonOrNull(latest(history, 'peakWeight')?.si) ?? peak.peakTargetN,
     furthestM: job.furthestM === null ? null : metre(job.furthestM),
     electronicsForbidden: job.electronicsForbidden,
@@ -249,8 +255,24 @@ export function limbBoltAdvice(
   });
 }
 
+/** What another setting of these changes about the weight, besides the bolts. */
+const OTHER_THAN_BOLTS: readonly SetupKey[] = [
+  'moduleTop',
+  'moduleBottom',
+  'newString',
+  'stringTwists',
+  'cableTwists',
+];
+
+/** Weighings of the bow as it stands but for its bolts; earlier ones do not speak for it. */
+export const countedWeighings = (history: History) =>
+  sinceLastChange(history, 'peakWeight', OTHER_THAN_BOLTS).filter(
+    // Said to be still so is no weighing.
+    ({ si, si2, method }) => si !== null && si2 !== null && method !== CONFIRMED,
+  );
+
 export const weighings = (history: History) =>
-  (history.get('peakWeight') ?? []).flatMap((reading) =>
+  countedWeighings(history).flatMap((reading) =>
     reading.si === null || reading.si2 === null
       ? []
       : [{ turns: turns(reading.si2), peakN: newton(reading.si) }],

@@ -2,7 +2,7 @@ import { drawLengthSteps, launchSpeed, moduleLabel, type BowRecord } from '../bo
 import { chooseModule, limbBolts, toQuarterTurns } from '../fit';
 import { itemOf } from '../kit';
 import { gram, newton, type Gram, type Mm, type Mps, type Newton, type Turns } from '../units';
-import type { JobDerived } from './derive';
+import { weighings, type JobDerived } from './derive';
 
 /** How one bow of a draw-off is set, so that all are drawn alike. */
 export interface DrawOffSetup {
@@ -38,7 +38,7 @@ export function drawOffSetup(bow: BowRecord, derived: JobDerived): DrawOffSetup 
           maxPeakN: bow.maxPeakN,
           minPeakN: bow.minPeakN,
           maxTurns: bow.maxTurns,
-          readings: [],
+          readings: bow.id === context.bow?.id ? weighings(context.history) : [],
           targetN,
         });
   const top = step === null ? null : moduleLabel(bow, step, 'top');

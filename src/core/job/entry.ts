@@ -1,10 +1,17 @@
-import type { BowRecord } from '../bow';
+import { PIVOT_TO_STANDARD_MM, type BowRecord } from '../bow';
 import { DRAW_LENGTH_METHODS, OLD_BOW } from '../fit';
 import { setupValue, type SetupKey } from '../route';
 import type { QuantityName, ReadOptions, ShopUnits } from '../units';
 import { isFitKey, isMethod, type FitKey } from './fit-readings';
 
 export type EntryKey = SetupKey | FitKey;
+
+/**
+ * What is added to a reading before it is the value, mm: a draw length is read from the nock's groove
+ * to the plunger hole, everywhere, and 1 3/4 in are added where it is entered. 0 for all else.
+ */
+export const addedTo = (key: EntryKey): number =>
+  key === 'drawLength' || key === 'markedArrow' || key === 'fittingBow' ? PIVOT_TO_STANDARD_MM : 0;
 
 /**
  * How a number typed for a key is read: field and server use the same limits and words.
@@ -26,7 +33,8 @@ export function readOptionsFor(
   }
   const value = setupValue(key);
   const { kind } = value;
-  if (kind === 'check' || kind === 'choice' || kind === 'group') return null;
+  const added = addedTo(key);
+  if (kind === 'check' || kind === 'choice' || kind === 'text' || kind === 'group') return null;
   if (kind === 'mark' || kind === 'drift') return null;
   const quantity: QuantityName = kind === 'tear' ? 'length' : kind;
   const isTurns = key === 'limbTurnsUpper' || key === 'limbTurnsLower';
@@ -34,10 +42,10 @@ export function readOptionsFor(
     quantity,
     shop,
     what: value.name.toLowerCase(),
-    ...(value.min === undefined ? {} : { min: value.min }),
+    ...(value.min === undefined ? {} : { min: value.min - added }),
     ...(value.max === undefined
       ? {}
-      : { max: isTurns && bow?.maxTurns ? bow.maxTurns : value.max }),
+      : { max: isTurns && bow?.maxTurns ? bow.maxTurns : value.max - added }),
     ...(value.bareUnit === undefined ? {} : { bareUnit: value.bareUnit }),
   };
 }

@@ -68,10 +68,15 @@ export function fitKeyName(key: FitKey): string {
 
 type Readings = readonly FitReading[];
 
-export const lengthReadings = (readings: Readings): DrawLengthReading[] =>
-  readings.flatMap(({ key, si }) =>
-    isMethod(key) && si !== null ? [{ method: key, valueMm: mm(si) }] : [],
+/** Of the archer’s body every reading that stands; of the bow they bring the newest alone. */
+export const lengthReadings = (readings: Readings): DrawLengthReading[] => {
+  const newestBow = readings.findLastIndex(({ key }) => key === 'fittingBow');
+  return readings.flatMap(({ key, si }, i) =>
+    isMethod(key) && si !== null && (key !== 'fittingBow' || i === newestBow)
+      ? [{ method: key, valueMm: mm(si) }]
+      : [],
   );
+};
 
 export const weightTrials = (readings: Readings): WeightTrial[] =>
   readings.flatMap(({ key, si, outcome }) =>

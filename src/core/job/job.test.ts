@@ -256,7 +256,7 @@ describe('the stage rail', () => {
       lane: 'all in',
       handover: '1 of 9',
     });
-    expect(openWork(states(aFinishedJob()))).toEqual([]);
+    expect(openWork(states(aFinishedJob()), derive(aFinishedJob()))).toEqual([]);
   });
   test('a twist afterwards makes bench and bow say again, with the reason', () => {
     const readings = [...FINISHED, aReading(90, 'stringTwists', 2)];
@@ -266,7 +266,7 @@ describe('the stage rail', () => {
     expect(bench.state).toBe('again');
     expect(bench.note).toMatch(/^\d+ again$/);
     expect(bench.open.join()).toContain('the string was twisted after');
-    expect(openWork(rail).length).toBeGreaterThan(3);
+    expect(openWork(rail, derive(snapshot)).length).toBeGreaterThan(3);
   });
   test('a value out of tolerance is named', () => {
     const readings = [...FINISHED, aReading(90, 'nockHeight', 9), aReading(91, 'loop', 12.7)];

@@ -19,6 +19,8 @@ import {
   jobTape,
   levelCosts,
   movedValues,
+  bareShaftHistory,
+  leavesBand,
   paperHistory,
   paperMove,
   type TapeWish,
@@ -123,7 +125,7 @@ describe('a move is a change of a set-up value', () => {
 });
 
 describe('papers of a job', () => {
-  test('a bare shaft counts beside them, something else changed begins anew', () => {
+  test('bare shafts are no tears: their answer is learned by itself; something else changed begins anew', () => {
     const readings = after(
       ['paperTear', -8, { si2: 1 }],
       ['bareShaft', 80, { si2: 0, data: { kind: 'bareShaft', distanceM: 18 } }],
@@ -133,10 +135,59 @@ describe('papers of a job', () => {
     expect(paperHistory(derive(job(readings)).history, 'right', 'none')).toEqual([
       { kind: 'shot', rightMm: 2, upMm: 3 },
       { kind: 'shot', rightMm: -8, upMm: 1 },
-      { kind: 'shot', rightMm: -8, upMm: 0, sigmaMm: 3 },
       { kind: 'fresh' },
       { kind: 'shot', rightMm: 4, upMm: 1 },
     ]);
+  });
+  test('pairs of bare shafts with what was done at the rest between them', () => {
+    const bare = (si: number): [SetupKey, number, object] => [
+      'bareShaft',
+      si,
+      { si2: 0, data: { kind: 'bareShaft', distanceM: 18 } },
+    ];
+    const readings = after(
+      bare(120),
+      ['centreShot', 19.6, { method: MOVED_BY_PAPER }],
+      bare(40),
+      ['nockHeight', 3],
+      bare(60),
+    );
+    const events = bareShaftHistory(derive(job(readings)).history, 'right', 'none');
+    // The riser is right of the arrow: a millimetre nearer to it is one to the right.
+    expect(
+      events.map((event) => (event.kind === 'move' ? event.restMm.toFixed(2) : event.kind)),
+    ).toEqual(['pair', '1.00', 'pair', 'fresh', 'pair']);
+  });
+  test('another set of arrows begins the papers anew; a look said to be still so is no shot', () => {
+    const swap = (choice: string): [SetupKey, null, object] => ['part:arrows', null, { choice }];
+    const readings = after(
+      ['paperTear', -8, { si2: 1 }],
+      ['paperTear', -8, { si2: 1, method: 'confirmed' }],
+      swap('a'),
+      swap('b'),
+    );
+    expect(
+      paperHistory(derive(job(readings)).history, 'right', 'none').map(({ kind }) => kind),
+    ).toEqual(['shot', 'shot', 'fresh']);
+  });
+  test('a move says when it leaves the part’s own band, and the band does not follow it', () => {
+    const moves = [18.6, 16.6, 14.6].map((si): [SetupKey, number, object] => [
+      'centreShot',
+      si,
+      { method: MOVED_BY_PAPER },
+    ]);
+    const snapshot = job(after(['paperTear', -30, { si2: 0 }], ...moves.slice(0, 1)));
+    const derived = derive(snapshot);
+    const one = paperMove(snapshot, derived.history, 'restSideways', 1);
+    const two = paperMove(snapshot, derived.history, 'restSideways', 2);
+    expect(one.ok && leavesBand(one, derived.context)).toEqual([]);
+    expect(two.ok && leavesBand(two, derived.context)).toMatchObject([
+      { value: { key: 'centreShot' }, target: { low: expect.closeTo(17.1, 1) as number } },
+    ]);
+    const far = derive(job(after(['paperTear', -30, { si2: 0 }], ...moves)));
+    const target = targetOf('centreShot', far.context)!;
+    expect(target.low).toBeCloseTo(17.1, 1);
+    expect(far.plan.steps.find(({ id }) => id === 'centreShot')!.state).toBe('out');
   });
   test('the school of the job is the one that is asked', () => {
     const readings = after(['paperTear', -20, { si2: 0 }], ['paperTear', -21, { si2: 0 }]);

@@ -1,13 +1,25 @@
-import { railMissMm, sightMarks, thirdAxisTiltDeg, tiltMissMm } from '../flight';
+import {
+  railMissMm,
+  sightMarks,
+  thirdAxisTiltDeg,
+  tiltMissMm,
+  USUAL_PEEP_HEIGHT_MM,
+  USUAL_PEEP_TO_PIN_MM,
+} from '../flight';
 import { flightInputs, type JobFlight } from './marks';
 import type { JobDerived } from './derive';
-import { gram, metre, mm, mps, type Metre } from '../units';
+import { gram, mm, mps, type Metre } from '../units';
 import { itemOf } from '../kit';
 
 export type Axis = 'first' | 'second' | 'third';
 
 /** Peep and pin where they usually come to stand, until they are measured. Shop rule. */
-const USUAL = { peepHeightMm: 115, peepToPinMm: 750, arrowG: 25, shaftOuterMm: 7 };
+const USUAL = {
+  peepHeightMm: USUAL_PEEP_HEIGHT_MM,
+  peepToPinMm: USUAL_PEEP_TO_PIN_MM,
+  arrowG: 25,
+  shaftOuterMm: 7,
+};
 
 /**
  * The flight a level is judged by: the job’s own, else its predicted speed with peep and pin where
@@ -37,9 +49,6 @@ export function levelFlight(
   };
 }
 
-/** The distance pins are counted from before one is confirmed. */
-export const USUAL_FIRST_M: Metre = metre(18);
-
 /** Slope a third axis is judged on. */
 export const THIRD_AXIS_SLOPE_DEG = 30;
 
@@ -64,12 +73,8 @@ export function levelCosts(
   const [first, ...marks] = answer.marks;
   const tilt = thirdAxisTiltDeg(offDeg, THIRD_AXIS_SLOPE_DEG);
   return {
-    second: marks.map(({ distanceM, launchDeg }) =>
-      Math.abs(tiltMissMm(distanceM, launchDeg, offDeg)),
-    ),
-    third: marks.map(({ distanceM, launchDeg }) =>
-      Math.abs(tiltMissMm(distanceM, launchDeg, tilt)),
-    ),
+    second: marks.map((mark) => Math.abs(tiltMissMm(mark, offDeg))),
+    third: marks.map((mark) => Math.abs(tiltMissMm(mark, tilt))),
     first: marks.map(({ distanceM, pinAboveArrowMm }) =>
       Math.abs(
         railMissMm(distanceM, first!.pinAboveArrowMm - pinAboveArrowMm, flight.peepToPinMm, offDeg),

@@ -4,6 +4,7 @@ import {
   DEFAULT_DRAG_COEFFICIENT,
   sightFit,
   sightMarks,
+  USUAL_FIRST_M,
   STANDARD_AIR_DENSITY_KG_M3,
   type ConfirmedShot,
   type SightFitResult,
@@ -152,7 +153,7 @@ export function flightInputs(derived: JobDerived): {
 export function jobMarks(derived: JobDerived, distancesM: readonly Metre[]): JobMarks {
   const { inputs, flight } = flightInputs(derived);
   const shots = confirmedShots(derived);
-  const referenceM = shots[0]?.distanceM ?? distancesM[0] ?? metre(18);
+  const referenceM = shots[0]?.distanceM ?? distancesM[0] ?? USUAL_FIRST_M;
   if ('ok' in flight)
     return {
       inputs,

@@ -1,14 +1,30 @@
 import type { Hand } from '../bow';
 import { refused, answered, type Outcome } from '../outcome';
-import { latest, MOVED_BY_PAPER, setupValue, type History, type SetupKey } from '../route';
 import {
-  bareShaftTear,
+  CONFIRMED,
+  latest,
+  MOVED_BY_PAPER,
+  setupValue,
+  paperBand,
+  type BuildContext,
+  type History,
+  type Reading,
+  type SetupKey,
+  type Target,
+} from '../route';
+import {
+  bareShaftAdvice,
   paperTune,
+  restContradiction,
+  walkBack,
   type Adjustment,
+  type BareShaftAdvice,
+  type BareShaftEvent,
   type PaperEvent,
   type PaperTuneResult,
+  type WalkBackResult,
 } from '../tuning';
-import { metre } from '../units';
+import { metre, mm } from '../units';
 import type { JobDerived } from './derive';
 import type { JobSnapshot } from './types';
 
@@ -62,45 +78,91 @@ const FRESH: readonly SetupKey[] = [
   'cableTwists',
   'moduleTop',
   'moduleBottom',
+  'newString',
+  'restFitted',
   'launcherSet',
+  'part:rest',
+  'part:arrows',
 ];
 
-/**
- * A job’s papers as the tuning reads them: every tear and bare shaft, every change of an adjustment
- * since the first of them, whoever made it, and a fresh start where something else was changed.
- */
-export function paperHistory(history: History, hand: Hand, yokes: Yokes): PaperEvent[] {
+/** What happened on the way to a tuned bow, in its order. */
+type TuningEvent =
+  | { readonly kind: 'reading'; readonly reading: Reading }
+  | { readonly kind: 'moved'; readonly key: SetupKey; readonly by: number }
+  | { readonly kind: 'fresh' };
+
+/** Every reading of `shown`, every change of an adjustment, and a fresh start where anything else was changed. */
+function tuningEvents(
+  history: History,
+  shown: SetupKey,
+  hand: Hand,
+  yokes: Yokes,
+): readonly TuningEvent[] {
   const rows = [...history.values()].flat().sort((a, b) => a.seq - b.seq);
-  const events: PaperEvent[] = [];
-  const before = new Map<SetupKey, number>();
+  const events: TuningEvent[] = [];
+  const before = new Map<SetupKey, Reading>();
   for (const reading of rows) {
     const { key, si } = reading;
-    if (key === 'paperTear' && si !== null) {
-      events.push({ kind: 'shot', rightMm: si, upMm: reading.si2 ?? 0 });
+    if (key === shown) {
+      // Said to be still so is no shot.
+      if (si !== null && reading.method !== CONFIRMED) events.push({ kind: 'reading', reading });
       continue;
     }
-    if (key === 'bareShaft' && si !== null && reading.data?.kind === 'bareShaft') {
-      const { rightMm, upMm, sigmaMm } = bareShaftTear({
-        distanceM: metre(reading.data.distanceM),
-        rightMm: si,
-        upMm: reading.si2 ?? 0,
-      });
-      events.push({ kind: 'shot', rightMm, upMm, sigmaMm });
-      continue;
-    }
-    if (si === null) continue;
-    const found = adjustmentOf(key, hand, yokes);
-    const { tolerance, fromZero } = setupValue(key);
-    const old = before.get(key) ?? (fromZero ? 0 : undefined);
-    const told = reading.method === MOVED_BY_PAPER || Math.abs(si - (old ?? si)) > tolerance;
-    if (old !== undefined && told && events.length > 0) {
-      if (found) pushMove(events, found, key, si - old);
-      else if (FRESH.includes(key)) events.push({ kind: 'fresh' });
-    }
+    const found = adjustmentOf(key, hand, yokes) !== null;
+    if (!found && !FRESH.includes(key)) continue;
+    const { fromZero } = setupValue(key);
+    const old = before.get(key) ?? (fromZero ? { ...reading, si: 0 } : undefined);
+    const told = old === undefined || isOther(old, reading);
+    if (old !== undefined && told && events.length > 0)
+      events.push(
+        found ? { kind: 'moved', key, by: (si ?? 0) - (old.si ?? 0) } : { kind: 'fresh' },
+      );
     // A reading within tolerance of the one before is the same setting, measured again.
-    if (old === undefined || told) before.set(key, si);
+    if (told) before.set(key, reading);
   }
   return events;
+}
+
+/** Whether a reading says another setting than the one before, beyond its own tolerance. */
+function isOther(old: Reading, next: Reading): boolean {
+  const { kind, tolerance } = setupValue(next.key);
+  if (next.method === CONFIRMED) return false;
+  if (kind === 'check') return true;
+  if (kind === 'choice') return old.choice !== next.choice;
+  const by = Math.abs((next.si ?? 0) - (old.si ?? 0));
+  return next.method === MOVED_BY_PAPER ? by > 0 : by > tolerance;
+}
+
+/**
+ * A job’s papers as the tuning reads them: every tear, every change of an adjustment since the first
+ * of them, whoever made it, and a fresh start where something else was changed.
+ */
+export function paperHistory(history: History, hand: Hand, yokes: Yokes): PaperEvent[] {
+  const events: PaperEvent[] = [];
+  for (const event of tuningEvents(history, 'paperTear', hand, yokes)) {
+    if (event.kind === 'fresh') events.push(event);
+    else if (event.kind === 'moved')
+      pushMove(events, adjustmentOf(event.key, hand, yokes)!, event.key, event.by);
+    else {
+      const { si, si2 } = event.reading;
+      events.push({ kind: 'shot', rightMm: si ?? 0, upMm: si2 ?? 0 });
+    }
+  }
+  return events;
+}
+
+/** Bare-shaft pairs and what was done at the rest between them; any other move starts afresh. */
+export function bareShaftHistory(history: History, hand: Hand, yokes: Yokes): BareShaftEvent[] {
+  return tuningEvents(history, 'bareShaft', hand, yokes).map((event): BareShaftEvent => {
+    if (event.kind === 'reading') {
+      const { si, si2, data } = event.reading;
+      const distanceM = metre(data?.kind === 'bareShaft' ? data.distanceM : 18);
+      return { kind: 'pair', pair: { distanceM, rightMm: si ?? 0, upMm: si2 ?? 0 } };
+    }
+    const at = event.kind === 'moved' ? adjustmentOf(event.key, hand, yokes)! : null;
+    if (event.kind === 'fresh' || at?.adjustment !== 'restSideways') return { kind: 'fresh' };
+    return { kind: 'move', restMm: event.by / at.moved[0]!.per };
+  });
 }
 
 /** Both cams moved by one step are one move of one step. */
@@ -128,13 +190,52 @@ export function jobPaper({ bow, archer }: JobSnapshot, derived: JobDerived): Pap
   });
 }
 
-export interface PaperMove {
-  readonly values: readonly {
-    readonly key: SetupKey;
-    readonly from: number;
-    readonly to: number;
-  }[];
+/** What bare shafts ask of this job’s rest. */
+export function jobBareShaft({ bow, archer }: JobSnapshot, derived: JobDerived): BareShaftAdvice {
+  return bareShaftAdvice(
+    bareShaftHistory(derived.history, bow?.hand ?? archer.hand, bow?.yokes ?? null),
+  );
 }
+
+/** The newest walk-back line that still holds; null where there is none, or the rest moved since. */
+export function jobWalkBack(derived: JobDerived): WalkBackResult | null {
+  const kept = latest(derived.history, 'walkBack');
+  const length = latest(derived.history, 'drawLength')?.si ?? null;
+  const stale = derived.plan.stale.some(({ key }) => key === 'walkBack');
+  if (!kept || stale || length === null || kept.data?.kind !== 'walkBack') return null;
+  const hits = kept.data.hits.map((hit) => ({ ...hit, distanceM: metre(hit.distanceM) }));
+  const answer = walkBack(hits, mm(length));
+  return answer.ok ? answer : null;
+}
+
+/** Whether paper, bare shafts and line ask for opposite moves of this bow’s rest. */
+export const jobContradiction = (snapshot: JobSnapshot, derived: JobDerived) =>
+  restContradiction(
+    jobPaper(snapshot, derived),
+    jobBareShaft(snapshot, derived),
+    jobWalkBack(derived),
+  );
+
+export interface MovedValue {
+  readonly key: SetupKey;
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface PaperMove {
+  readonly values: readonly MovedValue[];
+}
+
+/** Values a move would bring out of the band they are wanted in, which a move does not widen. */
+export const leavesBand = (
+  { values }: PaperMove,
+  context: BuildContext,
+): readonly { readonly value: MovedValue; readonly target: Target }[] =>
+  values.flatMap((value) => {
+    const target = paperBand(value.key, context);
+    const out = target !== null && (value.to < target.low - 1e-6 || value.to > target.high + 1e-6);
+    return out ? [{ value, target }] : [];
+  });
 
 /**
  * The new readings one move makes.
@@ -147,7 +248,7 @@ export function paperMove(
   adjustment: Adjustment,
   amount: number,
 ): Outcome<PaperMove> {
-  const values: { key: SetupKey; from: number; to: number }[] = [];
+  const values: MovedValue[] = [];
   for (const { key, per } of movedValues(
     adjustment,
     bow?.hand ?? archer.hand,

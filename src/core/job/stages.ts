@@ -52,7 +52,10 @@ const BY_STAGE: Record<Stage, StageRule> = {
     counted([
       [(fitLength?.estimates.length ?? 0) >= 1, 'a draw-length reading'],
       [(fitLength?.estimates.length ?? 0) >= 2, 'a second method for the draw length'],
-      [fitLength !== null && fitLength.outlier === null, 'draw-length methods that agree'],
+      [
+        fitLength !== null && !fitLength.disagree && fitLength.apart === null,
+        'draw-length methods that agree',
+      ],
       [weightTrials(snapshot.fitReadings).length >= 1, 'a weight trial'],
     ]),
   bow: (snapshot, { plan, context }) => {
@@ -121,8 +124,18 @@ export function whyOpen(step: JobStep): string {
   return '';
 }
 
-/** What still stands in the way of a sheet; cautions and the sheet itself apart. */
-export const openWork = (states: readonly StageState[]): string[] =>
-  states
+/**
+ * What still stands in the way of a sheet: open values of every stage, “Everything tight” too; what
+ * is told and signed at the handover itself apart.
+ */
+export const openWork = (
+  states: readonly StageState[],
+  { plan }: Pick<JobDerived, 'plan'>,
+): string[] => [
+  ...states
     .filter((stage) => stage.id !== 'handover' && stage.id !== 'meet')
-    .flatMap((stage) => stage.open.map((text) => `${stage.name}: ${text}`));
+    .flatMap((stage) => stage.open.map((text) => `${stage.name}: ${text}`)),
+  ...plan.steps
+    .filter((step) => step.template.stage === 'handover' && !isFinished(step))
+    .map((step) => `Handover: ${step.template.title}${whyOpen(step)}`),
+];

@@ -128,7 +128,11 @@ export interface JobEvent {
   readonly at: string;
   readonly who: string;
   readonly summary: string;
+  /** Stage it was made on; empty where it belongs to none. */
+  readonly stage: string;
   readonly canUndo: boolean;
+  /** It was taken back and can be brought again. */
+  readonly canRedo: boolean;
 }
 
 export interface SheetHead {
@@ -205,6 +209,8 @@ export interface JobSnapshot {
   /** Ids of cautions the archer has been told and said yes to. */
   readonly acknowledged: readonly string[];
   readonly events: readonly JobEvent[];
+  /** The entry taken back last can be brought again: nothing was entered since. */
+  readonly canRedo: boolean;
   readonly sheets: readonly SheetHead[];
   /** Quotes given, newest first. */
   readonly quotes: readonly QuoteHead[];
@@ -217,4 +223,6 @@ export interface JobSnapshot {
   readonly shop: Shop;
   /** Today in the shop's time zone, YYYY-MM-DD. */
   readonly today: string;
+  /** The server’s instant it was read at: tablets’ clocks differ. */
+  readonly now: string;
 }

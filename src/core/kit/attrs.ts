@@ -44,6 +44,8 @@ export interface SightAttrs {
 export interface PeepAttrs {
   readonly apertureMm: Mm;
   readonly lens: boolean;
+  /** Turned square by a tube to the cable. */
+  readonly tube: boolean;
 }
 export interface LoopAttrs {
   readonly lengthMm: Mm;

@@ -2,15 +2,17 @@ import {
   arrowChanges,
   arrowOf,
   neededSpineIn,
+  SPINE_BAND,
   spineVerdict,
   type ArrowBuild,
   type ArrowChange,
   type ArrowResult,
   type SpineVerdict,
 } from '../arrow';
-import { launchSpeed, PIVOT_TO_STANDARD_MM, type BowRecord } from '../bow';
+import { launchSpeed, type BowRecord } from '../bow';
 import { answered, refused, type Outcome } from '../outcome';
 import { gram, mm, type Mm, type Newton } from '../units';
+import { safeLengthMm } from './safe-length';
 import type { AnyPart, ArrowPart, CatalogueItemOf, PartOf } from './types';
 
 /** An arrow as a technician puts it together: parts by id, cut length, how many. */
@@ -63,13 +65,6 @@ export function arrowParts(
   const point = of('point', choice.pointId);
   return shaft && nock && vane && insert && point ? { shaft, nock, vane, insert, point } : null;
 }
-
-/**
- * Shortest shaft that is safe: past the rest at full draw by the shop's overhang. The nock's throat
- * is left as a reserve. Null without a draw length.
- */
-export const safeLengthMm = ({ drawLengthMm, restAheadMm, overhangMm }: ArrowGround): Mm | null =>
-  drawLengthMm === null ? null : mm(drawLengthMm - PIVOT_TO_STANDARD_MM + restAheadMm + overhangMm);
 
 export const fitsBore = (shaft: PartOf<'shaft'>, part: PartOf<'nock'> | PartOf<'insert'>) =>
   Math.abs(shaft.attrs.innerMm - part.attrs.fitsInnerMm) <= BORE_TOLERANCE_MM;
@@ -161,8 +156,8 @@ export function builtArrow(
     ...arrow,
     speedMps: now?.speedMps ?? null,
     energyJ: now?.arrowEnergyJ ?? null,
-    goodFromIn: arrow.neededSpineIn === undefined ? null : arrow.neededSpineIn * 0.88,
-    goodToIn: arrow.neededSpineIn === undefined ? null : arrow.neededSpineIn * 1.06,
+    goodFromIn: arrow.neededSpineIn === undefined ? null : arrow.neededSpineIn * SPINE_BAND.stiff,
+    goodToIn: arrow.neededSpineIn === undefined ? null : arrow.neededSpineIn * SPINE_BAND.weak,
     changes: arrowChanges(build).map((change) => {
       const then = speed(arrow.massG + change.massG);
       return { ...change, speedMps: now && then ? then.speedMps - now.speedMps : null };

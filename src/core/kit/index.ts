@@ -5,5 +5,6 @@ export * from './chooser';
 export * from './packages';
 export * from './mass';
 export * from './reach';
+export * from './safe-length';
 export * from './built-arrows';
 export { tensionFor } from './rules/launcher-tension';

@@ -1,18 +1,12 @@
 import { launchSpeed, PIVOT_TO_STANDARD_MM, type BowRecord } from '../bow';
-import { sightMarks } from '../flight';
+import { HOUSING_CLEARANCE_MM, sightMarks, USUAL_FIRST_M, USUAL_PEEP_HEIGHT_MM } from '../flight';
 import { metre, mm, type Metre, type Mm, type Newton } from '../units';
 import type { CatalogueItemOf } from './types';
 
-/** The first pin stands here; travel is counted from it. Shop rule. */
-export const FIRST_PIN_M = 18;
-/** Peep centre above the arrow at full draw before it was measured, mm. Shop rule. */
-const PEEP_ABOVE_ARROW_MM = 105;
 /** The peep stands this far before the nock at full draw, mm. Shop rule. */
 const PEEP_BEFORE_NOCK_MM = 60;
 /** The housing of a sight whose extension is not known stands this far past the grip, mm. */
 const USUAL_EXTENSION_MM = 120;
-/** Air kept between vane and housing, mm; as for the marks. */
-const CLEARANCE_MM = 3;
 const STEP_M = 5;
 
 export interface ReachInput {
@@ -46,7 +40,7 @@ const solved = new WeakMap<BowRecord, Map<string, number | null>>();
  */
 export function sightReach(input: ReachInput): Reach | null {
   const { sight, arrows, furthestM } = input;
-  const first = pinHeight(input, FIRST_PIN_M);
+  const first = pinHeight(input, USUAL_FIRST_M);
   if (first === null) return null;
   const { housingRadiusMm, travelMm } = sight.attrs;
   const serves = (distanceM: number) => {
@@ -54,14 +48,15 @@ export function sightReach(input: ReachInput): Reach | null {
     return {
       neededMm: pin === null ? Infinity : first - pin,
       travels: pin !== null && first - pin <= travelMm,
-      clears: pin !== null && pin - housingRadiusMm >= arrows.attrs.vaneHeightMm + CLEARANCE_MM,
+      clears:
+        pin !== null && pin - housingRadiusMm >= arrows.attrs.vaneHeightMm + HOUSING_CLEARANCE_MM,
     };
   };
   const wanted = serves(furthestM);
   if (!Number.isFinite(wanted.neededMm)) return null;
   if (wanted.travels && wanted.clears) return { ...wanted, reachM: furthestM };
   let reachM = Math.floor((furthestM - 0.01) / STEP_M) * STEP_M;
-  for (; reachM > FIRST_PIN_M; reachM -= STEP_M) {
+  for (; reachM > USUAL_FIRST_M; reachM -= STEP_M) {
     const near = serves(reachM);
     if (near.travels && near.clears) return { ...wanted, reachM };
   }
@@ -98,7 +93,7 @@ function solvePin(
     speedMps: speed.speedMps,
     arrowG: arrows.massG,
     shaftOuterMm: arrows.attrs.shaftOuterMm,
-    peepHeightMm: mm(PEEP_ABOVE_ARROW_MM),
+    peepHeightMm: USUAL_PEEP_HEIGHT_MM,
     peepToPinMm: mm(peepToPinMm),
     distancesM: [metre(distanceM)],
   });

@@ -366,6 +366,16 @@ describe('what each rule says', () => {
     const lines = { thirdAxisPastM: metre(60), overhangMm: mm(10) };
     expect(third.check(aKitContext({ ...far, lines })).verdict).toBe('fits');
     const short = kit(part('arrows', { shaftLengthMm: mm(670) }));
+    // 715 of draw less 44.45 is 670.55 to the hole, 30 ahead to the rest, 25 past it.
+    const ahead = { ...kit(part('arrows', { shaftLengthMm: mm(700) })), drawLengthMm: mm(715) };
+    expect(
+      KIT_RULES.find(({ id }) => id === 'arrow-length')!.check(
+        aKitContext({ ...ahead, restAheadMm: mm(30) }),
+      ),
+    ).toMatchObject({ verdict: 'doesNotFit' });
+    expect(
+      KIT_RULES.find(({ id }) => id === 'arrow-length')!.check(aKitContext(ahead)).verdict,
+    ).toBe('fits');
     const length = KIT_RULES.find(({ id }) => id === 'arrow-length')!;
     expect(length.check(aKitContext(short)).verdict).toBe('doesNotFit');
     expect(length.check(aKitContext({ ...short, lines })).verdict).toBe('fits');

@@ -38,6 +38,11 @@ export const sellCents = (part: Pick<AnyPart, 'priceCents' | 'closeOutCents'>): 
 export const partName = ({ maker, model }: Pick<AnyPart, 'maker' | 'model'>) => `${maker} ${model}`;
 
 /** A part of this job: from the catalogue, or the archer's own (costs nothing). */
+/** Where a set of arrows is put together here. */
+export interface BuiltHere {
+  readonly built?: boolean;
+}
+
 export interface ChosenPart {
   readonly slot: Slot;
   /** Null for an own part the catalogue does not know. */
@@ -47,7 +52,7 @@ export interface ChosenPart {
   readonly priceCents: number;
 }
 
-export type Kit = Partial<Record<Slot, ChosenPart>>;
+export type Kit = Partial<Record<Slot, ChosenPart & BuiltHere>>;
 
 export const itemOf = <S extends Slot>(kit: Kit, slot: S): CatalogueItemOf<S> | null =>
   (kit[slot]?.item ?? null) as CatalogueItemOf<S> | null;
@@ -60,6 +65,8 @@ export interface KitContext {
   readonly bow: BowRecord | null;
   readonly kit: Kit;
   readonly drawLengthMm: Mm | null;
+  /** Rest ahead of the plunger hole, mm; negative behind it. */
+  readonly restAheadMm: Mm;
   readonly peakN: Newton | null;
   readonly furthestM: Metre | null;
   readonly electronicsForbidden: boolean;

@@ -75,3 +75,29 @@ export function bayesianLeastSquares(
     ),
   };
 }
+
+/**
+ * Logarithm of how likely the rows are under such a prior (the marginal likelihood), one row after
+ * the other: each is predicted from those before, then learned from.
+ *
+ * @param rows each with its own noise, above 0.
+ */
+export function logEvidence(
+  prior: readonly { readonly mean: number; readonly sd: number }[],
+  rows: readonly { readonly x: readonly number[]; readonly y: number; readonly noiseSd: number }[],
+): number {
+  const means = prior.map(({ mean }) => mean);
+  const covariance = prior.map(({ sd }, i) => prior.map((_, k) => (i === k ? sd * sd : 0)));
+  let log = 0;
+  for (const { x, y, noiseSd } of rows) {
+    const along = times(covariance, x);
+    const variance = dot(x, along) + noiseSd * noiseSd;
+    const off = y - dot(x, means);
+    log -= (Math.log(2 * Math.PI * variance) + (off * off) / variance) / 2;
+    along.forEach((a, i) => {
+      means[i]! += (a * off) / variance;
+      along.forEach((b, k) => (covariance[i]![k]! -= (a * b) / variance));
+    });
+  }
+  return log;
+}

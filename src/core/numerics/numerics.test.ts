@@ -4,9 +4,12 @@ import {
   chiSquareTail,
   fTail,
   inverse,
+  logEvidence,
   logGamma,
+  median,
   sampleSd,
   simpson,
+  studentTwoSided,
 } from '.';
 
 describe('roots', () => {
@@ -17,6 +20,21 @@ describe('roots', () => {
   });
   test('says so when the ends do not bracket a root', () => {
     expect(bracketedRoot((x) => x * x + 1, -1, 1, 1e-9).converged).toBe(false);
+  });
+  test.each<[string, (x: number) => number, number]>([
+    // Flat on one side, so that a chord hardly moves: small steps are not yet a root.
+    ['a high power', (x) => x ** 25 - 1e-6, 1e-6 ** (1 / 25)],
+    ['a steep exponential', (x) => Math.exp(40 * x) - 1.5, Math.log(1.5) / 40],
+    ['a step', (x) => (x < 0.3 ? -1 : 1e6), 0.3],
+  ])('%s: converged means within the tolerance', (_, f, root) => {
+    const found = bracketedRoot(f, -0.9, 1.7, 1e-10);
+    expect(found.converged).toBe(true);
+    expect(Math.abs(found.x - root)).toBeLessThan(2e-10);
+  });
+  test('too few iterations, or a value that is none on the way: not converged', () => {
+    expect(bracketedRoot((x) => x ** 25 - 1e-6, -0.9, 1.7, 1e-10, 3).converged).toBe(false);
+    const hole = (x: number) => (Math.abs(x) < 0.5 ? Number.NaN : x);
+    expect(bracketedRoot(hole, -1, 1.2, 1e-9).converged).toBe(false);
   });
 });
 
@@ -32,9 +50,31 @@ describe('distributions, against tabulated quantiles', () => {
     [9.552094495921155, 2, 3, 0.05],
     [3.3258345304130112, 5, 10, 0.05],
   ])('P(F > %d | %d, %d) = %d', (f, d1, d2, p) => expect(fTail(f, d1, d2)).toBeCloseTo(p, 9));
+  // Student's t, tables of Fisher and Yates.
+  test.each([
+    [12.7062, 1, 0.05],
+    [3.1824, 3, 0.05],
+    [2.2281, 10, 0.05],
+    [-4.6041, 4, 0.01],
+  ])('P(|T| > %d | %d) = %d', (t, df, p) => expect(studentTwoSided(t, df)).toBeCloseTo(p, 5));
+  test.each([
+    [[3], 3],
+    [[5, 1], 3],
+    [[9, 1, 2, 80, 3], 3],
+  ])('the middle of %j is %d', (values, middle) => expect(median(values)).toBe(middle));
   test('log gamma of half-integers', () => {
     expect(logGamma(0.5)).toBeCloseTo(Math.log(Math.sqrt(Math.PI)), 13);
     expect(logGamma(6)).toBeCloseTo(Math.log(120), 12);
+  });
+  test('evidence of two rows is their joint normal density', () => {
+    // y₁, y₂ with mean 1 each, variance 4 + 1, covariance 4: density by hand at (2, 0).
+    const rows = [2, 0].map((y) => ({ x: [1], y, noiseSd: 1 }));
+    const determinant = 5 * 5 - 4 * 4;
+    const square = (5 * 1 + 5 * 1 - 2 * 4 * -1) / determinant;
+    expect(logEvidence([{ mean: 1, sd: 2 }], rows)).toBeCloseTo(
+      -Math.log(2 * Math.PI) - Math.log(determinant) / 2 - square / 2,
+      12,
+    );
   });
   test('a single value has no sample deviation', () => {
     expect(sampleSd([4])).toBeNull();

@@ -1,3 +1,5 @@
+import { bracketedRoot } from './roots';
+
 /** Lanczos coefficients (g = 7, n = 9), relative error of Γ about 1e-15. */
 const LANCZOS = [
   0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313,
@@ -92,4 +94,22 @@ export function sampleSd(values: readonly number[]): number | null {
   return Math.sqrt(
     values.reduce((sum, value) => sum + (value - centre) ** 2, 0) / (values.length - 1),
   );
+}
+
+/** The middle one, or half way between the two middle ones; NaN of nothing is never asked for. */
+export function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = sorted.length >> 1;
+  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
+}
+
+/** P(|T| > |t|) for Student's t with `degrees` ≥ 1 degrees of freedom. */
+export const studentTwoSided = (t: number, degrees: number) => fTail(t * t, 1, degrees);
+
+/** The t with P(|T| > t) = p for Student's t; `degrees` ≥ 1, p from 1e-6 to 1. */
+export function studentQuantile(p: number, degrees: number): number {
+  if (p >= 1) return 0;
+  // P falls from 1 at 0; at 1e7 it is under any p allowed, whatever the degrees.
+  const found = bracketedRoot((t) => studentTwoSided(t, degrees) - p, 0, 1e7, 1e-10);
+  return found.converged ? found.x : Number.POSITIVE_INFINITY;
 }

@@ -4,7 +4,7 @@ import type { Target } from './targets';
 import type { Reading, SetupKey, SetupValue } from './types';
 
 const isQuantity = (kind: SetupValue['kind']): kind is QuantityName =>
-  !['check', 'tear', 'group', 'choice', 'mark', 'drift'].includes(kind);
+  !['check', 'tear', 'group', 'choice', 'mark', 'drift', 'text'].includes(kind);
 
 /** A value of the registry in the shop's units; millimetres where the trade speaks them. */
 export function writeValue(key: SetupKey, si: number, shop: ShopUnits, signed = false): string {
@@ -49,6 +49,8 @@ export function readingText(reading: Reading, shop: ShopUnits): string {
   switch (value.kind) {
     case 'check':
       return 'done';
+    case 'text':
+      return reading.choice ?? reading.entered;
     case 'choice':
       return (
         value.choices?.find((choice) => choice.id === reading.choice)?.name ??
@@ -76,4 +78,63 @@ export function targetText(key: SetupKey, target: Target, shop: ShopUnits): stri
   const unit = /[^\d\s]*$/.exec(high!)![0];
   const bare = unit !== '' && low!.endsWith(unit) ? low!.slice(0, -unit.length).trimEnd() : low!;
   return bare === high!.slice(0, -unit.length).trimEnd() ? high! : `${bare} to ${high}`;
+}
+
+/** What is done for a value that is out: with too little, with too much. */
+const MEND: Partial<Record<SetupKey, readonly [string, string]>> = {
+  moduleTop: ['move the module to', 'move the module to'],
+  moduleBottom: ['move the module to', 'move the module to'],
+  drawLength: ['lengthen it by', 'shorten it by'],
+  peakWeight: ['turn the bolts in for', 'turn the bolts out for'],
+  holdingWeight: ['look at stops and modules: missing', 'look at stops and modules: too much by'],
+  braceHeight: ['twist in; it lacks', 'let out; it is over by'],
+  axleToAxle: ['look at bolts and twists: it lacks', 'look at bolts and twists: it is over by'],
+  foundBrace: [
+    'not as the maker says, it goes back: it lacks',
+    'not as the maker says, it goes back: it is over by',
+  ],
+  foundAxles: [
+    'not as the maker says, it goes back: it lacks',
+    'not as the maker says, it goes back: it is over by',
+  ],
+  timing: ['let the top cam come earlier by', 'hold the top cam back by'],
+  stringTwists: ['put in', 'take out'],
+  cableTwists: ['put in', 'take out'],
+  leanFixUpper: ['into the right leg, or to the right,', 'into the left leg, or to the left,'],
+  leanFixLower: ['into the right leg, or to the right,', 'into the left leg, or to the left,'],
+  stringStop: ['move it away by', 'move it nearer by'],
+  restHeight: ['raise it', 'lower it'],
+  nockHeight: ['raise it', 'lower it'],
+  centreShot: ['away from the riser by', 'nearer to the riser by'],
+  cableGuard: ['set it on by', 'ease it by'],
+  restCord: ['move it outwards by', 'move it inwards by'],
+  loop: ['tie it longer by', 'tie it shorter by'],
+  peepHeight: ['slide it up by', 'slide it down by'],
+  peepTrueHeight: ['raise the peep by', 'lower the peep by'],
+  peepToPin: ['move the sight out by', 'move the sight in by'],
+  arrowMass: [
+    'weigh again or look at the set: it lacks',
+    'weigh again or look at the set: it has over',
+  ],
+  arrowSpeed: [
+    'look for what was read wrong: it lacks',
+    'look for what was read wrong: it is over by',
+  ],
+};
+
+/**
+ * What to do about a value that is out: "raise it 1 mm", by how far it stands from what is wanted.
+ *
+ * @returns the wanted band where nothing more can be said.
+ */
+export function mendText(key: SetupKey, reading: Reading, target: Target, shop: ShopUnits): string {
+  const { kind } = setupValue(key);
+  if (kind === 'tear') return 'move one thing as the lane says, then shoot again';
+  if (!isQuantity(kind) || reading.si === null) return `wanted ${targetText(key, target, shop)}`;
+  const short = target.si - reading.si;
+  if (kind === 'angle')
+    return `turn it ${writeValue(key, Math.abs(short), shop)} ${short > 0 ? 'up' : 'down'}`;
+  const [more, less] = MEND[key] ?? ['add', 'take off'];
+  const amount = /^module/.test(key) ? target.si : Math.abs(short);
+  return `${short > 0 ? more : less} ${writeValue(key, amount, shop).replace(/^\+/, '')}`;
 }

@@ -7,6 +7,7 @@ export * from './shop-steps';
 export * from './step-times';
 export * from './context';
 export * from './targets';
+export * from './twist-targets';
 export * from './twist-moves';
 export * from './steps';
 export * from './hours';

@@ -31,7 +31,7 @@ describe('mistakes the bench must catch', () => {
     const derived = derive(snapshot);
     expect(stepOf('modules', derived.plan).state).toBe('out');
     expect(stepOf('modules', derived.plan).template.watch!.join()).toContain('one cam only');
-    expect(openWork(stageStates(snapshot, derived)).join('\n')).toMatch(
+    expect(openWork(stageStates(snapshot, derived), derived).join('\n')).toMatch(
       /top module.*out of tolerance/i,
     );
     expect(stepOf('modules', withoutKeys('moduleTop')).state).toBe('open');
@@ -131,7 +131,7 @@ describe('mistakes the bench must catch', () => {
   test('a change made and the sheet left as it was: not deliverable, with the chain of reasons', () => {
     const snapshot = job(aReading(900, 'stringTwists', -1));
     const derived = derive(snapshot);
-    const open = openWork(stageStates(snapshot, derived));
+    const open = openWork(stageStates(snapshot, derived), derived);
     expect(open.length).toBeGreaterThan(5);
     expect(open.join('\n')).toContain('the string was twisted after');
     const peep = derived.plan.stale.find(({ key }) => key === 'peepTrueHeight')!;

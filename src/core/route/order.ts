@@ -11,6 +11,8 @@ export interface RouteInput {
   readonly steps: readonly RouteStep[];
   /** Station one stands at to begin with; nowhere when absent. */
   readonly start?: string;
+  /** The archer is there to begin with. */
+  readonly startArcher?: boolean;
   /** Paid on entering a station. */
   readonly changeCost: Readonly<Record<string, number>>;
   /** Paid when the archer is called to a step while not there. */
@@ -54,10 +56,11 @@ export function bestRoute(input: RouteInput): Outcome<RouteResult> {
   const needs = steps.map((step) => step.needs.reduce((m, id) => m | bit(index.get(id)!), 0n));
   const full = (1n << BigInt(steps.length)) - 1n;
   const open = (i: number, mask: bigint) => !(mask & bit(i)) && !(needs[i]! & ~mask);
+  // What can be done where one stands costs nothing and is never worse: it is done first.
   const first: Node = {
-    mask: 0n,
+    mask: closure(0n, input.start ?? '', input.startArcher ?? false, steps, needs),
     station: input.start ?? '',
-    archer: false,
+    archer: input.startArcher ?? false,
     cost: 0,
     bound: 0,
     from: null,
@@ -151,12 +154,12 @@ function rest(mask: bigint, station: string, archer: boolean, input: RouteInput)
 
 function unwind(end: Node, input: RouteInput, needs: readonly bigint[]): RouteResult {
   const path: Node[] = [];
-  for (let node: Node | null = end; node?.from; node = node.from) path.unshift(node);
-  const visits = path.map((node): Visit => {
+  for (let node: Node | null = end; node; node = node.from) path.unshift(node);
+  const visits = path.flatMap((node): Visit[] => {
     const ids: string[] = [];
     const note = (i: number) => ids.push(input.steps[i]!.id);
-    closure(node.from!.mask, node.station, node.archer, input.steps, needs, note);
-    return { station: node.station, archer: node.archer, steps: ids };
+    closure(node.from?.mask ?? 0n, node.station, node.archer, input.steps, needs, note);
+    return ids.length > 0 ? [{ station: node.station, archer: node.archer, steps: ids }] : [];
   });
   return { order: visits.flatMap((visit) => visit.steps), cost: end.cost, visits };
 }

@@ -1,3 +1,4 @@
+import { itemOf } from '../kit';
 import type { BuildContext } from './context';
 import { bestRoute, type Visit } from './order';
 import { latest, staleValues, type Stale } from './ripple';
@@ -37,7 +38,12 @@ export interface JobStep {
   readonly missing: readonly string[];
 }
 
-export type PlanVisit = Visit & VisitReasons & { readonly minutes: number };
+export type PlanVisit = Visit &
+  VisitReasons & {
+    readonly minutes: number;
+    /** What was done in it has to stand so long before the next visit: glue dries. */
+    readonly dryMinutes: number;
+  };
 
 export interface WorkPlan {
   readonly steps: readonly JobStep[];
@@ -45,6 +51,15 @@ export interface WorkPlan {
   readonly visits: readonly PlanVisit[];
   readonly minutesLeft: number;
   readonly stale: readonly Stale[];
+  /** Steps of the job that are finished. */
+  readonly doneCount: number;
+  /** Where the bow stands: station of the last work, and whether the archer was there. */
+  readonly present: Present | null;
+}
+
+export interface Present {
+  readonly station: Station;
+  readonly archer: boolean;
 }
 
 /** Keys the job reads: a bow with one module has no top module. */
@@ -55,7 +70,10 @@ export function applicableKeys(template: StepTemplate, context: BuildContext): S
       !(key === 'moduleTop' && !cams.includes('top')) &&
       !(key === 'moduleBottom' && !cams.includes('bottom')) &&
       // A bow without a known limit is weighed, never set by turns.
-      !(key.startsWith('limbTurns') && context.bow?.maxTurns === null),
+      !((key.startsWith('limbTurns') || key === 'foundTurns') && context.bow?.maxTurns === null) &&
+      !(key === 'foundModule' && (context.bow?.modules.length ?? 0) === 0) &&
+      // Which limb is asked only of a cord that is tied to one.
+      !(key === 'cordLimb' && itemOf(context.kit, 'rest')?.attrs.drive !== 'limbDriven'),
   );
 }
 
@@ -71,13 +89,26 @@ export function workPlan(context: BuildContext, exceptions: readonly Exception[]
     ...step,
     missing: step.template.needs.filter((id) => ids.has(id) && !finished.has(id)),
   }));
-  const visits = visitsOf(steps);
+  const present = presentAt(steps);
+  const visits = visitsOf(steps, present);
   return {
     steps,
     visits,
     minutesLeft: visits.reduce((sum, visit) => sum + visit.minutes, 0),
     stale,
+    doneCount: finished.size,
+    present,
   };
+}
+
+/** The station of the step read last, with the archer where it needs them. */
+function presentAt(steps: readonly JobStep[]): Present | null {
+  let newest: { seq: number; at: Present } | null = null;
+  for (const { template, values } of steps)
+    for (const { reading } of values)
+      if (reading && (newest === null || reading.seq > newest.seq))
+        newest = { seq: reading.seq, at: template };
+  return newest && { station: newest.at.station, archer: newest.at.archer };
 }
 
 export const isFinished = (step: { readonly state: StepState }) =>
@@ -122,7 +153,7 @@ function decide(values: readonly ValueState[], exception: Exception | null): Ste
   return values.some((value) => value.standing === 'out') ? 'out' : 'done';
 }
 
-function visitsOf(steps: readonly JobStep[]): PlanVisit[] {
+function visitsOf(steps: readonly JobStep[], present: Present | null): PlanVisit[] {
   const left = steps.filter((step) => !isFinished(step));
   const open = new Set(left.map((step) => step.id));
   const byId = new Map(left.map((step) => [step.id, step]));
@@ -133,16 +164,37 @@ function visitsOf(steps: readonly JobStep[]): PlanVisit[] {
       archer: template.archer,
       needs: template.needs.filter((need) => open.has(need)),
     })),
+    ...(present ? { start: present.station, startArcher: present.archer } : {}),
     changeCost: Object.fromEntries(STATIONS.map((s) => [s.id, s.changeCost])),
     archerCallCost: ARCHER_CALL_COST,
   });
   // Shipped steps are tested, a shop's own refused, when they have a cycle or an unknown station.
   if (!route.ok) throw new Error(`Step templates are broken: ${route.message}`);
-  const reasons = explainVisits(route.visits, left);
-  return route.visits.map((visit, i) => ({
+  const visits = route.visits.flatMap((visit) => splitWhereDrying(visit, byId));
+  const reasons = explainVisits(visits, left);
+  return visits.map((visit, i) => ({
     ...visit,
     ...reasons[i]!,
     station: visit.station as Station,
     minutes: visit.steps.reduce((sum, id) => sum + byId.get(id)!.template.minutes, 0),
+    dryMinutes: Math.max(0, ...visit.steps.map((id) => byId.get(id)!.template.dryMinutes ?? 0)),
   }));
+}
+
+/** What waits for glue to dry is another visit, although the station is the same. */
+function splitWhereDrying(visit: Visit, byId: ReadonlyMap<string, JobStep>): Visit[] {
+  const waits = new Set<string>();
+  const now: string[] = [];
+  const later: string[] = [];
+  for (const id of visit.steps) {
+    const { needs } = byId.get(id)!.template;
+    const wet = now.filter((done) => byId.get(done)!.template.dryMinutes !== undefined);
+    if (needs.some((need) => wet.includes(need) || waits.has(need))) {
+      waits.add(id);
+      later.push(id);
+    } else now.push(id);
+  }
+  return later.length === 0
+    ? [visit]
+    : [{ ...visit, steps: now }, ...splitWhereDrying({ ...visit, steps: later }, byId)];
 }

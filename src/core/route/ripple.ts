@@ -1,10 +1,10 @@
 import { setupValue } from './registry';
-import { MOVED_BY_PAPER, type Reading, type SetupKey, type SetupValue } from './types';
+import { CONFIRMED, MOVED_BY_PAPER, type Reading, type SetupKey, type SetupValue } from './types';
 
 /** Why a reading no longer holds: from what changed down to the value itself. */
 export interface Stale {
   readonly key: SetupKey;
-  /** The change that started it; its time is after the reading's. */
+  /** The reading from which on the cause stood elsewhere; later than the stale one. */
   readonly cause: Reading;
   /** Keys from the cause to the value, both included. */
   readonly chain: readonly SetupKey[];
@@ -29,28 +29,74 @@ export const latest = (history: History, key: SetupKey) => history.get(key)?.at(
 
 /** A confirmed mark within this of where it was expected changes nothing, mm at the pin. */
 const MARK_AGREES_MM = 0.5;
-const markOff = ({ data }: Reading) => (data?.kind === 'mark' ? (data.offMm ?? 0) : 0);
+/** Groups further apart than this were shot at different distances, m. */
+const OTHER_DISTANCE_M = 0.5;
+/** What paper moved counts however little it is. */
+const ANY = 1e-9;
 
-/** Whether `next` says something else than `before`: beyond the value's own tolerance. */
-function differs(before: Reading | undefined, next: Reading): boolean {
-  if (!before) return true;
-  const { kind, tolerance } = setupValue(next.key);
-  // Confirmed where the marks stood anyway, nothing that rests on them is touched.
-  if (kind === 'mark') return Math.abs(markOff(next)) > MARK_AGREES_MM;
-  if (next.method === MOVED_BY_PAPER && before.si !== next.si) return true;
-  // A tick or a group given again is the work done again: what rests on it is looked at anew.
-  if (kind === 'check' || kind === 'group') return kind === 'check';
-  if (kind === 'choice') return before.choice !== next.choice;
-  const far = (a: number | null, b: number | null) => Math.abs((a ?? 0) - (b ?? 0)) > tolerance;
-  return kind === 'tear'
-    ? far(before.si, next.si) || far(before.si2, next.si2)
-    : far(before.si, next.si);
+/** The least change of a cause that a value resting on it notices. */
+export const noticed = (value: SetupValue, cause: SetupValue): number =>
+  value.over?.[cause.key] ?? cause.notice ?? cause.tolerance;
+
+/** How a cause stood: a number (two of a tear), or what was chosen. */
+type Stood = Pick<Reading, 'si' | 'si2' | 'choice'>;
+const ZERO: Stood = { si: 0, si2: 0, choice: null };
+
+/** Whether `now` stands elsewhere than `then`, further than the dependent notices. */
+function apart(kind: SetupValue['kind'], then: Stood, now: Stood, over: number): boolean {
+  const far = (a: number | null, b: number | null) => Math.abs((a ?? 0) - (b ?? 0)) > over;
+  switch (kind) {
+    case 'choice':
+    case 'text':
+      return then.choice !== now.choice;
+    case 'tear':
+      return Math.hypot((now.si ?? 0) - (then.si ?? 0), (now.si2 ?? 0) - (then.si2 ?? 0)) > over;
+    case 'group':
+      return Math.abs((then.si ?? 0) - (now.si ?? 0)) > OTHER_DISTANCE_M;
+    default:
+      return far(then.si, now.si);
+  }
 }
 
 /**
- * Values whose reading is older than a change of something they depend on (models.md section 12).
- * Derived from the readings' order alone: no flag is stored. A value in between that was measured
- * again after the change and found unchanged stops the ripple; one never measured lets it through.
+ * The reading from which on a cause has stood elsewhere than at `since`, by more than is noticed;
+ * null where it stands as it did. Compared are then and now: what was read in between is no matter,
+ * so that small moves add up and a thing put back is no cause any more.
+ */
+function moved(
+  rows: readonly Reading[],
+  cause: SetupValue,
+  over: number,
+  since: number,
+): Reading | null {
+  const later = rows.filter(({ seq }) => seq > since);
+  if (later.length === 0) return null;
+  if (cause.kind === 'check') {
+    // Work done again is a change each time; looked at and found as it was is none.
+    return later.find(({ method }) => method !== CONFIRMED) ?? null;
+  }
+  if (cause.kind === 'mark')
+    return (
+      later.find(
+        ({ data }) => data?.kind === 'mark' && Math.abs(data.offMm ?? 0) > MARK_AGREES_MM,
+      ) ?? null
+    );
+  const before = rows.findLast(({ seq }) => seq <= since);
+  // Not read before: it then stood where it was first found, or at nothing.
+  const then: Stood = before ?? (cause.fromZero ? ZERO : later[0]!);
+  const byPaper = later.some(({ method }) => method === MOVED_BY_PAPER);
+  const least = byPaper ? ANY : over;
+  const isApart = (row: Reading) => apart(cause.kind, then, row, least);
+  if (!isApart(later.at(-1)!)) return null;
+  const lastAsThen = later.findLastIndex((row) => !isApart(row));
+  return later[lastAsThen + 1]!;
+}
+
+/**
+ * Values whose reading no longer speaks for the bow (models.md section 12): a cause stands elsewhere
+ * than when it was taken, by more than it notices, or a cause is itself stale for something that
+ * changed since. Derived from the readings alone: no flag is stored. A cause read again after the
+ * change and found as it was stops the ripple; one never measured lets it through.
  */
 export function staleValues(
   history: History,
@@ -61,8 +107,12 @@ export function staleValues(
 }
 
 /** Whether something `key` rests on was changed after `seq`: a reading of that age no longer holds. */
-export const changedSince = (history: History, key: SetupKey, seq: number): boolean =>
-  changeAbove(key, seq, { history, known: new Map(), valueOf: setupValue }) !== null;
+export const changedSince = (
+  history: History,
+  key: SetupKey,
+  seq: number,
+  valueOf: (key: SetupKey) => SetupValue = setupValue,
+): boolean => changeAbove(key, seq, { history, known: new Map(), valueOf }) !== null;
 
 interface Search {
   readonly history: History;
@@ -75,7 +125,7 @@ function staleOf(key: SetupKey, search: Search): Stale | null {
   if (done !== undefined) return done;
   const own = latest(search.history, key);
   const found = own ? changeAbove(key, own.seq, search) : null;
-  const stale = found && own ? describe(key, found.cause, [...found.chain, key]) : null;
+  const stale = found && own ? describe(key, found.cause, [...found.chain, key], search) : null;
   search.known.set(key, stale);
   return stale;
 }
@@ -85,13 +135,11 @@ function changeAbove(
   since: number,
   search: Search,
 ): { cause: Reading; chain: SetupKey[] } | null {
-  for (const parent of search.valueOf(key).dependsOn) {
+  const value = search.valueOf(key);
+  for (const parent of value.dependsOn) {
     const rows = search.history.get(parent) ?? [];
-    const { fromZero, tolerance } = search.valueOf(parent);
-    const moved = (row: Reading, i: number) =>
-      i > 0 ? differs(rows[i - 1], row) : fromZero && Math.abs(row.si ?? 0) > tolerance;
-    const changed = rows.find((row, i) => row.seq > since && moved(row, i));
-    // A first reading is news only where nothing stood before; the value was then set without it.
+    const cause = search.valueOf(parent);
+    const changed = moved(rows, cause, noticed(value, cause), since);
     if (changed) return { cause: changed, chain: [parent] };
     const open = rows.length === 0 || staleOf(parent, search) !== null;
     const above = open ? changeAbove(parent, since, search) : null;
@@ -100,9 +148,9 @@ function changeAbove(
   return null;
 }
 
-function describe(key: SetupKey, cause: Reading, chain: SetupKey[]): Stale {
-  const { changed } = setupValue(cause.key);
-  const name = setupValue(key).name;
+function describe(key: SetupKey, cause: Reading, chain: SetupKey[], { valueOf }: Search): Stale {
+  const { changed } = valueOf(cause.key);
+  const name = valueOf(key).name;
   const sentence = `${changed} after “${name.charAt(0).toLowerCase()}${name.slice(1)}” was taken`;
   return { key, cause, chain, sentence };
 }
@@ -124,4 +172,20 @@ export function dependents(key: SetupKey, keys: Iterable<SetupKey>): SetupKey[] 
   }
   reached.delete(key);
   return all.filter((candidate) => reached.has(candidate));
+}
+
+/** Readings of a value taken while everything of `others` stood as it stands now. */
+export function sinceLastChange(
+  history: History,
+  key: SetupKey,
+  others: readonly SetupKey[],
+): readonly Reading[] {
+  const value = setupValue(key);
+  return (history.get(key) ?? []).filter(
+    ({ seq }) =>
+      !others.some((other) => {
+        const cause = setupValue(other);
+        return moved(history.get(other) ?? [], cause, noticed(value, cause), seq) !== null;
+      }),
+  );
 }

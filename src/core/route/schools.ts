@@ -11,6 +11,8 @@ export interface Schools {
   readonly thirdAxis: 'bench' | 'shotIn';
   /** What is moved first for a tear to the side. */
   readonly paper: 'rest' | 'cams' | 'guard';
+  /** Secondary set screws of rest and sight against the riser, or left out to spare it. */
+  readonly setScrews: 'tightened' | 'leftOut';
 }
 
 export type SchoolName = keyof Schools;
@@ -22,6 +24,7 @@ export const USUAL_SCHOOLS: Schools = {
   cage: 'on',
   thirdAxis: 'bench',
   paper: 'rest',
+  setScrews: 'tightened',
 };
 
 export interface SchoolChoice<N extends SchoolName = SchoolName> {
@@ -63,6 +66,10 @@ export const SCHOOLS: readonly SchoolChoice[] = [
     rest: 'rest first',
     cams: 'cams first',
     guard: 'cable guard first',
+  }),
+  school('setScrews', 'Secondary set screws', {
+    tightened: 'tightened',
+    leftOut: 'left out, to spare the riser',
   }),
 ];
 

@@ -1,11 +1,10 @@
-import { camLean, camTiming, LEAN_IN_MM, twistResponse, twistsFor } from '../bow';
-import { MM_PER_TWIST } from '../fit/draw-length';
+import { LEAN_IN_MM } from '../bow';
 import { itemOf } from '../kit';
-import { MM_PER_INCH, TRADE_UNITS, write } from '../units';
+import { MM_PER_INCH, write } from '../units';
 import type { BuildContext } from './context';
 import { setupValue } from './registry';
-import { latest, type History } from './ripple';
-import { cableMoves, fresherThan, leanMoves, stringMoves } from './twist-moves';
+import { latest } from './ripple';
+import { cableTwistTarget, FELT_MM, leanTarget, stringTwistTarget } from './twist-targets';
 import { MOVED_BY_PAPER, type Reading, type SetupKey } from './types';
 
 /** What a reading should be, and why. */
@@ -21,8 +20,6 @@ export interface Target {
 export const USUAL_CENTRE_SHOT_MM = (13 / 16) * MM_PER_INCH;
 /** Peep above the nock to start with, until the archer says otherwise. */
 const PEEP_START_MM = 6 * MM_PER_INCH;
-/** A quarter inch is felt; half of it to either side is let stand. */
-const FELT_MM = 3.2;
 /** Found another way, the centre shot may stand this far from the figure before it is doubted. */
 const OTHER_SCHOOL_MM = 3.5;
 const CORD_RULE = { shortDraw: 635, longDraw: 787, near: 44, far: 64 };
@@ -73,6 +70,8 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
       reason: 'The bow’s own figure',
       source: 'bow',
     },
+  foundBrace: ({ bow }) => bow && asMade(bow.braceHeightMm, 6),
+  foundAxles: ({ bow }) => bow && asMade(bow.axleToAxleMm, 8),
   timing: () => ({ si: 0, reason: 'Both cams reach their stops together', source: 'shop rule' }),
   axleToAxle: ({ bow }) =>
     bow && {
@@ -173,6 +172,11 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
     reason: 'Bubble stays in the middle uphill and downhill',
     source: 'shop rule',
   }),
+  thirdAxisShot: () => ({
+    si: 0,
+    reason: 'Bubble stays in the middle uphill and downhill',
+    source: 'shop rule',
+  }),
   arrowMass: ({ kit }) => {
     const arrows = itemOf(kit, 'arrows');
     return (
@@ -196,6 +200,16 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
     },
   paperTear: () => ({ si: 0, reason: 'A hole under 6 mm from nock to point', source: 'shop rule' }),
 };
+
+/** A figure of the maker’s, held against the bow as it came. */
+const asMade = (si: number, band: number) => ({
+  si,
+  low: si - band,
+  high: si + band,
+  reason:
+    'The maker’s figure; further off something is wrong with the bow: it goes back before work is in it',
+  source: 'bow' as const,
+});
 
 const straight = {
   si: 0,
@@ -229,80 +243,6 @@ function centreShotTarget({ bow, schools }: BuildContext) {
   };
 }
 
-/** Towards the side the arrow’s end stood on; nothing to ask while a fresh look shows it straight. */
-function leanTarget(cam: 'upper' | 'lower', { bow, history }: BuildContext) {
-  const [look, fix] =
-    cam === 'upper'
-      ? (['camLeanUpper', 'leanFixUpper'] as const)
-      : (['camLeanLower', 'leanFixLower'] as const);
-  const leanMm = latest(history, look)?.si ?? null;
-  const standing = latest(history, fix)?.si ?? 0;
-  if (!bow || leanMm === null) return null;
-  if (!fresherThan(history, look, fix))
-    return {
-      si: standing,
-      reason: 'Look along the arrow again before going on',
-      source: 'calculation' as const,
-    };
-  const advice = camLean({ cam, yokes: bow.yokes, leanMm, moves: leanMoves(history, cam) });
-  if (!advice.ok) return null;
-  return {
-    si: standing + advice.amount,
-    reason: advice.say,
-    source: 'calculation' as const,
-  };
-}
-
-/** What a full twist put in does to the draw length on this bow. */
-export const stringResponse = (history: History) =>
-  twistResponse({ mean: -MM_PER_TWIST, sd: 0.5 }, stringMoves(history), 0.8);
-
-/** From the module to the archer at first; from the draw board's own reading once there is one. */
-function stringTwistTarget({ fitDrawLengthMm, moduleStepMm, history, shop }: BuildContext) {
-  if (fitDrawLengthMm === null || moduleStepMm === null) return null;
-  const response = stringResponse(history);
-  const measured = fresherThan(history, 'drawLength', 'stringTwists')
-    ? (latest(history, 'drawLength')?.si ?? null)
-    : null;
-  const standing = latest(history, 'stringTwists')?.si ?? 0;
-  const left = fitDrawLengthMm - (measured ?? moduleStepMm);
-  const there = measured !== null && Math.abs(left) <= FELT_MM;
-  const more = there ? 0 : twistsFor(left, response);
-  if (more === null) return null;
-  const si = measured === null ? more : standing + more;
-  const worth = `a full twist ${response.moves > 0 ? `moved it ${write(Math.abs(response.perTwistMm), 'length', MM)} on this bow` : 'is worth about 1.2 mm until this bow has shown its own'}`;
-  const say = write(left, 'length', shop, { signed: true, denominator: 32 });
-  const reason = there
-    ? 'The draw board reads the archer’s length: nothing more to twist'
-    : `${say} is left between ${measured === null ? 'module' : 'draw board'} and archer; ${worth}`;
-  return { si, low: si - 0.5, high: si + 0.5, reason, source: 'shop rule' as const };
-}
-
-const MM = { ...TRADE_UNITS, length: 'mm' as const };
-
-/** Where the timing on the draw board asks for the cable; nothing to ask while it is in. */
-function cableTwistTarget({ bow, history }: BuildContext) {
-  const gap = latest(history, 'timing')?.si ?? null;
-  const standing = latest(history, 'cableTwists')?.si ?? 0;
-  if (!bow || gap === null) return null;
-  if (!fresherThan(history, 'timing', 'cableTwists'))
-    return {
-      si: standing,
-      reason: 'Look at the timing again before twisting on',
-      source: 'calculation' as const,
-    };
-  const advice = camTiming({ camSystem: bow.camSystem, gapMm: gap, moves: cableMoves(history) });
-  if (!advice.ok) return null;
-  return {
-    si: standing + advice.twists,
-    reason:
-      advice.leads === 'neither'
-        ? 'The cams reach their stops together'
-        : `The ${advice.leads} cam leads by ${Math.abs(gap).toFixed(1)} mm: ${advice.cableName}. ${advice.why}`,
-    source: 'calculation' as const,
-  };
-}
-
 function restCordTarget({ kit, fitDrawLengthMm, history }: BuildContext) {
   const rest = itemOf(kit, 'rest');
   if (!rest || rest.attrs.drive === 'containment') return null;
@@ -329,20 +269,55 @@ function restCordTarget({ kit, fitDrawLengthMm, history }: BuildContext) {
   };
 }
 
-/** Where the lane put it: paper decides over the figure a value was first set to. */
-function byPaper(key: SetupKey, { history }: BuildContext) {
-  const moved = history.get(key)?.findLast(({ method }) => method === MOVED_BY_PAPER);
-  if (!moved || moved.si === null) return null;
+/**
+ * How far from its first figure paper may put a value before another cause is looked for, mm or
+ * turns. Shop rule; the band hangs on the figure, never on where a move ended.
+ */
+const PAPER_BAND: Partial<Record<SetupKey, number>> = {
+  centreShot: 3.5,
+  nockHeight: 5,
+  restHeight: 4,
+  cableGuard: 8,
+  leanFixUpper: 2,
+  leanFixLower: 2,
+};
+
+/** The band a value may be moved in by paper, around the figure it was first set to. */
+export function paperBand(key: SetupKey, context: BuildContext): Target | null {
+  const figure = firstTarget(key, context);
+  const from = figure?.si ?? context.history.get(key)?.find(({ si }) => si !== null)?.si ?? null;
+  if (from === null) return null;
+  const reach = PAPER_BAND[key] ?? setupValue(key).tolerance;
   return {
+    si: from,
+    low: Math.min(figure?.low ?? from, from - reach),
+    high: Math.max(figure?.high ?? from, from + reach),
+    reason: 'The part’s own band; further off another cause is looked for',
+    source: figure?.source ?? 'shop rule',
+  };
+}
+
+/** Where the lane put it: paper decides over the figure a value was first set to, within its band. */
+function byPaper(key: SetupKey, context: BuildContext): Target | null {
+  const rows = context.history.get(key) ?? [];
+  const moved = rows.findLast(({ method }) => method === MOVED_BY_PAPER);
+  const band = moved ? paperBand(key, context) : null;
+  if (!moved || moved.si === null || !band) return null;
+  return {
+    ...band,
     si: moved.si,
-    reason: 'Where the tears on the lane put it',
-    source: 'calculation' as const,
+    reason: `Where the tears on the lane put it. ${band.reason}`,
+    source: 'calculation',
   };
 }
 
 /** @returns null where nothing is wanted but the reading itself. */
 export function targetOf(key: SetupKey, context: BuildContext): Target | null {
-  const target = byPaper(key, context) ?? TARGETS[key]?.(context);
+  return byPaper(key, context) ?? firstTarget(key, context);
+}
+
+function firstTarget(key: SetupKey, context: BuildContext): Target | null {
+  const target = TARGETS[key]?.(context);
   if (!target) return null;
   const { tolerance } = setupValue(key);
   return { low: target.si - tolerance, high: target.si + tolerance, ...target };

@@ -3,7 +3,7 @@ import { latest, type History } from './ripple';
 import type { Reading, SetupKey } from './types';
 
 /** Twists standing when a reading was taken; none noted yet is none put in. */
-const twistsAt = (history: History, twists: SetupKey, seq: number): number =>
+export const twistsAt = (history: History, twists: SetupKey, seq: number): number =>
   (history.get(twists) ?? []).findLast((reading) => reading.seq < seq)?.si ?? 0;
 
 /**

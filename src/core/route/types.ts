@@ -1,3 +1,4 @@
+import type { Slot } from '../kit';
 import type { QuantityName, UnitName } from '../units';
 import type { ReadingData } from './reading-data';
 
@@ -32,11 +33,19 @@ export type MapPart =
   | 'grip';
 
 export type SetupKey =
+  | 'serialNumber'
+  | 'foundModule'
+  | 'foundTurns'
+  | 'foundBrace'
+  | 'foundAxles'
+  | 'foundWhole'
   | 'moduleTop'
   | 'moduleBottom'
   | 'stops'
   | 'limbTurnsUpper'
   | 'limbTurnsLower'
+  | 'limbLocks'
+  | 'newString'
   | 'stringTwists'
   | 'cableTwists'
   | 'inTracks'
@@ -62,6 +71,9 @@ export type SetupKey =
   | 'loop'
   | 'loopPlace'
   | 'kisser'
+  | 'cordLed'
+  | 'cordLimb'
+  | 'launcherClear'
   | 'restCord'
   | 'launcherSet'
   | 'downCableFound'
@@ -73,6 +85,9 @@ export type SetupKey =
   | 'peepHeight'
   | 'peepTrueHeight'
   | 'peepRotation'
+  | 'tubeSide'
+  | 'tubeLength'
+  | 'tubeTurn'
   | 'sightFitted'
   | 'sightBase'
   | 'housingHeight'
@@ -81,9 +96,18 @@ export type SetupKey =
   | 'firstAxis'
   | 'secondAxis'
   | 'thirdAxis'
+  | 'thirdAxisShot'
   | 'peepToPin'
+  | 'setScrews'
+  | 'arrowsCut'
+  | 'arrowsGlued'
+  | 'arrowsFletched'
+  | 'arrowsSpun'
+  | 'setWeighed'
   | 'arrowMass'
   | 'arrowSpeed'
+  | 'firstArrows'
+  | 'archerWord'
   | 'paperTear'
   | 'firstMark'
   | 'markShot'
@@ -98,19 +122,26 @@ export type SetupKey =
   | 'bowMass'
   | 'steadyTip'
   | 'fasteners'
-  | OwnKey;
+  | OwnKey
+  | PartKey;
 
 /** A tick of a step the shop added itself. */
 export type OwnKey = `own:${string}`;
 
+/** Which part fills a place of the kit: a cause like any other, written when one is chosen. */
+export type PartKey = `part:${Slot}`;
+
 /**
  * How a value is taken: a quantity, a tick, a choice, a tear (right, up), a group on the target, a
- * confirmed mark (distance, pin below the first), or a drift (mm for each metre).
+ * confirmed mark (distance, pin below the first), a drift (mm for each metre), or a few words.
  */
-export type ValueKind = QuantityName | 'check' | 'tear' | 'group' | 'choice' | 'mark' | 'drift';
+export type ValueKind =
+  QuantityName | 'check' | 'tear' | 'group' | 'choice' | 'mark' | 'drift' | 'text';
 
 /** Method of a reading that paper, a bare shaft or a walk-back moved: it counts however little it is. */
 export const MOVED_BY_PAPER = 'paper';
+/** Method of a reading somebody looked at again and found as it was. */
+export const CONFIRMED = 'confirmed';
 
 /** One of the things a finished bow consists of. */
 export interface SetupValue {
@@ -128,7 +159,12 @@ export interface SetupValue {
   readonly fromZero?: true;
   /** Taken where somebody wants it; no step asks for it. */
   readonly optional?: true;
+  /** What it rests on: other values and mounted parts. Each place says why, where it is not plain. */
   readonly dependsOn: readonly SetupKey[];
+  /** The least change of this value that what rests on it notices, SI; its tolerance where left out. */
+  readonly notice?: number;
+  /** Causes of which this value notices another amount than the rest do, SI. */
+  readonly over?: Readonly<Partial<Record<SetupKey, number>>>;
   readonly stage: Stage;
   readonly part: MapPart;
   /** How it is measured, in one line. */

@@ -28,7 +28,7 @@ import { addDays, write } from '../units';
 export const SHEET_FORMAT = 'waffenrad-build-sheet';
 export const SHEET_FORMAT_VERSION = 1;
 /** Days until the archer is asked back. */
-const COME_BACK_DAYS = 14;
+export const COME_BACK_DAYS = 14;
 
 export interface SheetSetting {
   readonly key: string;
@@ -186,7 +186,7 @@ export function sheetDocument(
     exceptions: derived.plan.steps.flatMap(({ exception, template }) =>
       exception ? [{ step: template.title, reason: exception.reason, who: exception.who }] : [],
     ),
-    open: openWork(stageStates(snapshot, derived)),
+    open: openWork(stageStates(snapshot, derived), derived),
     cautions: HANDOVER_CAUTIONS.map((caution) => caution.text),
     comeBackDay: addDays(stamp.madeDay, COME_BACK_DAYS),
   };

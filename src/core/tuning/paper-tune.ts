@@ -1,13 +1,14 @@
 import type { Hand } from '../bow';
 import {
+  ADJUSTMENTS,
   adjustmentRule,
   tried,
   type Adjustment,
   type PaperSchool,
   type TearAxis,
 } from './adjustments';
-import { unanswered } from './answered';
 import { CAUSES, type Cause } from './causes';
+import { nothingAnswers, type NothingAnswers } from './nothing-answers';
 import {
   FIRST_SCATTER_MM,
   paperResponse,
@@ -17,21 +18,23 @@ import {
   type Tear,
 } from './response';
 
-/** A move is to bring the expected tear under this, mm. */
-export const AIM_MM = 3;
+/** A move is to bring the expected tear under 3 mm, with a little in hand for what is not known. */
+export const AIM_MM = 2.5;
 /** A true tear under this is good enough to go on, mm. */
 export const GOOD_MM = 4;
 /** Sure enough that it is. Shop rules. */
-const SURE = 0.95;
+const SURE = 0.98;
 const LIKELY = 0.6;
+/** A bow is called unanswering by two papers of the last setting at least. */
+const TWO_LOOKS = 2;
 /** More shots at one setting tell little more. */
-const MOST_SHOTS = 6;
-/** Moves without the expected answer before another cause is looked for. */
-export const MOST_UNANSWERED = 3;
+const MOST_SHOTS = 8;
 /** A move that takes off less than this of the tear is not worth making, mm. */
 const LEAST_MM = 0.5;
-/** The school's first is passed over where another takes off this many times more. */
+/** The school's first is passed over where another takes off this many times more … */
 const MUCH_BETTER = 2;
+/** … sooner once it was tried on this bow and its answer is known. */
+const BETTER = 1.3;
 /** An archer whose tears scatter this many times more than usual: no move is read from them. */
 const WILD = 3;
 
@@ -50,12 +53,12 @@ export interface PaperTuneResult {
   /** The next in the school's order that would serve, and where it would bring the tear. */
   readonly runnerUp?: PaperAdvice;
   readonly causes?: readonly Cause[];
-  readonly why: 'noShot' | 'unsure' | 'goodEnough' | 'tear' | 'unanswered' | 'wild' | 'spent';
+  readonly why:
+    'noShot' | 'unsure' | 'goodEnough' | 'tear' | 'unanswered' | 'wild' | 'spent' | 'tooLarge';
   readonly response: PaperResponse;
   /** Chance that the true tear is under 4 mm. */
   readonly chanceGood: number;
-  /** Moves that did not do what was expected. */
-  readonly unanswered: number;
+  readonly answers: NothingAnswers;
 }
 
 export interface PaperTuneInput {
@@ -70,21 +73,25 @@ export interface PaperTuneInput {
  * 3 mm is advised, at most 2 mm or two steps a move. Deterministic in its history.
  *
  * @returns `tuned` when the true tear is likely under 4 mm, `shootMore` while that or the move
- *   cannot be told, `checkCauses` after three moves that were not answered, when no adjustment is
- *   left that helps, or when the tears scatter too much to be read.
+ *   cannot be told, `checkCauses` when nothing answers the moves, when no setting alone makes such a
+ *   tear, when no adjustment is left that helps, or when the tears scatter too much to be read.
  */
 export function paperTune({ hand, school, history }: PaperTuneInput): PaperTuneResult {
   const response = paperResponse(history, hand);
-  const missed = unanswered(history, hand);
+  const answers = nothingAnswers(history, hand);
   const chanceGood = chanceUnder(GOOD_MM, response);
-  const base = { response, chanceGood, unanswered: missed };
+  const base = { response, chanceGood, answers };
   const { shotsHere } = response;
   if (shotsHere === 0) return { ...base, state: 'shootMore', why: 'noShot' };
-  const stop = (why: 'unanswered' | 'wild' | 'spent') =>
+  const stop = (why: 'unanswered' | 'wild' | 'spent' | 'tooLarge') =>
     ({ ...base, state: 'checkCauses', why, causes: CAUSES }) as const;
   const mean = Math.hypot(response.right.mean, response.up.mean);
   if (chanceGood >= SURE) return { ...base, state: 'tuned', why: 'goodEnough' };
-  if (missed >= MOST_UNANSWERED) return stop('unanswered');
+  if (noSettingMakes(response, hand)) return stop('tooLarge');
+  if (answers.stop)
+    return shotsHere < TWO_LOOKS
+      ? { ...base, state: 'shootMore', why: 'unsure' }
+      : stop('unanswered');
   if (response.scatterFrom >= 4 && response.scatterMm > WILD * FIRST_SCATTER_MM)
     return stop('wild');
   const sigma = Math.sqrt(Math.max(response.right.variance, response.up.variance));
@@ -96,6 +103,16 @@ export function paperTune({ hand, school, history }: PaperTuneInput): PaperTuneR
     return { ...base, state: 'tuned', why: 'goodEnough' };
   if (!advice) return stop('spent');
   return { ...base, state: 'adjust', why: 'tear', advice, ...(runnerUp ? { runnerUp } : {}) };
+}
+
+/** A tear no adjustment makes up for within its reach, were its answer ever so strong (2σ). */
+function noSettingMakes(response: PaperResponse, hand: Hand): boolean {
+  return (['right', 'up'] as const).some((axis) => {
+    const most = ADJUSTMENTS.map((id) => adjustmentRule(id, hand))
+      .filter((rule) => rule.axis === axis)
+      .map(({ mean, sd, reach }) => reach * (Math.abs(mean) + 2 * sd));
+    return Math.abs(response[axis].mean) > Math.max(...most);
+  });
 }
 
 /** The move for the axis that is worse off, and the next choice; the other axis where it has none. */
@@ -121,13 +138,14 @@ function rankedMoves(
     const amount = bestAmount(response[axis], id, rule.step, range(rule, response.moved[id]));
     const offer = { ...expectedAfter(response, axis, id, amount), adjustment: id, amount };
     const left = Math.abs(axis === 'right' ? offer.expected.rightMm : offer.expected.upMm);
-    return now - left >= LEAST_MM ? [{ ...offer, left }] : [];
+    const passed = response.moved[id] === 0 ? MUCH_BETTER : BETTER;
+    return now - left >= LEAST_MM ? [{ ...offer, left, passed }] : [];
   });
   // The school's first, unless another takes off far more: a press is not opened for a small gain.
   const most = Math.max(...offers.map(({ left }) => now - left));
-  const fair = offers.filter(({ left }) => left < AIM_MM || MUCH_BETTER * (now - left) >= most);
+  const fair = offers.filter(({ left, passed }) => left < AIM_MM || passed * (now - left) >= most);
   const order = [...fair, ...offers.filter((offer) => !fair.includes(offer))];
-  return order.map(({ left: _left, ...advice }) => advice);
+  return order.map(({ left: _left, passed: _passed, ...advice }) => advice);
 }
 
 const range = ({ most, reach }: { most: number; reach: number }, moved: number) => ({

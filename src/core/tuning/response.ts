@@ -1,5 +1,5 @@
 import type { Hand } from '../bow';
-import { bayesianLeastSquares } from '../numerics';
+import { bayesianLeastSquares, logEvidence } from '../numerics';
 import { ADJUSTMENTS, adjustmentRule, type Adjustment, type TearAxis } from './adjustments';
 
 /** A tear, from the point's hole to the nock's, seen from the archer, mm. */
@@ -100,39 +100,73 @@ function scatterOf(rows: readonly PaperRow[]) {
   return { scatterMm: Math.sqrt(variance), scatterFrom: count };
 }
 
+/** Rows of one axis for the least squares: a tear now of its own wherever something else was changed. */
+function axisProblem(
+  { rows, moved, stretch }: ReturnType<typeof rowsOf>,
+  axis: TearAxis,
+  hand: Hand,
+  scatterMm: number,
+) {
+  const ids = ADJUSTMENTS.filter((id) => adjustmentRule(id, hand).axis === axis);
+  const starts = Array.from({ length: stretch + 1 }, () => ({ mean: 0, sd: UNSEEN_SD_MM }));
+  const x = (at: number, how: Moved) => [
+    ...starts.map((_, i) => (i === at ? 1 : 0)),
+    ...ids.map((id) => how[id]),
+  ];
+  return {
+    ids,
+    starts,
+    answers: ids.map((id) => {
+      const { mean, sd } = adjustmentRule(id, hand);
+      return { mean, sd };
+    }),
+    now: x(stretch, moved),
+    rows: rows.map((row) => ({
+      x: x(row.stretch, row.moved),
+      y: axis === 'right' ? row.shot.rightMm : row.shot.upMm,
+      noiseSd: row.sigmaMm ?? scatterMm,
+    })),
+  };
+}
+
+/**
+ * How many times likelier the papers are if no move changed anything (J = 0) than with the response
+ * of models.md section 7: the ratio of the two marginal likelihoods, as its natural logarithm. 0
+ * before the first move.
+ */
+export function nothingAnswersLog(history: readonly PaperEvent[], hand: Hand): number {
+  const known = rowsOf(history);
+  const { scatterMm } = scatterOf(known.rows);
+  return (['right', 'up'] as const).reduce((sum, axis) => {
+    const { starts, answers, rows } = axisProblem(known, axis, hand, scatterMm);
+    const none = answers.map(() => ({ mean: 0, sd: 0 }));
+    return (
+      sum + logEvidence([...starts, ...none], rows) - logEvidence([...starts, ...answers], rows)
+    );
+  }, 0);
+}
+
 /**
  * What the bow answers, learned from every shot: tear = t₀ + J·u with the priors of models.md
  * section 7 for J, by linear Bayesian least squares; each axis by itself, and a new t₀ wherever
  * something else was changed.
  */
 export function paperResponse(history: readonly PaperEvent[], hand: Hand): PaperResponse {
-  const { rows, moved, stretch, setting } = rowsOf(history);
+  const known = rowsOf(history);
+  const { rows, moved, setting } = known;
   const scatter = scatterOf(rows);
   const axisOf = (axis: TearAxis): AxisResponse => {
-    const ids = ADJUSTMENTS.filter((id) => adjustmentRule(id, hand).axis === axis);
-    const starts = Array.from({ length: stretch + 1 }, () => ({ mean: 0, sd: UNSEEN_SD_MM }));
-    const prior = [
-      ...starts,
-      ...ids.map((id) => {
-        const { mean, sd } = adjustmentRule(id, hand);
-        return { mean, sd };
-      }),
-    ];
-    const x = (at: number, how: Moved) => [
-      ...starts.map((_, i) => (i === at ? 1 : 0)),
-      ...ids.map((id) => how[id]),
-    ];
+    const problem = axisProblem(known, axis, hand, scatter.scatterMm);
+    const { ids, starts, answers, now } = problem;
     const fit = bayesianLeastSquares(
-      prior,
-      rows.map((row) => {
+      [...starts, ...answers],
+      problem.rows.map(({ x, y, noiseSd }) => {
         // Rows less sure than paper count less.
-        const weight = scatter.scatterMm / (row.sigmaMm ?? scatter.scatterMm);
-        const y = axis === 'right' ? row.shot.rightMm : row.shot.upMm;
-        return { x: x(row.stretch, row.moved).map((v) => v * weight), y: y * weight };
+        const weight = scatter.scatterMm / noiseSd;
+        return { x: x.map((v) => v * weight), y: y * weight };
       }),
       scatter.scatterMm,
     );
-    const now = x(stretch, moved);
     const along = fit.covariance.map((row) => row.reduce((sum, c, i) => sum + c * now[i]!, 0));
     const at = (id: Adjustment) => starts.length + ids.indexOf(id);
     const each = (of: (i: number) => number) =>

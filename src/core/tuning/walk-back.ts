@@ -1,4 +1,4 @@
-import { fTail, inverse, times } from '../numerics';
+import { fTail, inverse, studentQuantile, studentTwoSided, times } from '../numerics';
 import { answered, refused, type Outcome } from '../outcome';
 import type { Metre, Mm } from '../units';
 
@@ -12,19 +12,29 @@ export interface WalkBackResult {
   /** Drift of the hits, mm sideways for each metre further; + right. */
   readonly mmPerM: number;
   readonly sigmaMmPerM: number | null;
+  /** Where the drift lies with nine in ten, mm for each metre. */
+  readonly interval: readonly [number, number];
   /** Where the line starts at the archer, mm; the sight's own side. */
   readonly atArcherMm: number;
   /** Chance of such a drift by scatter alone; null where the hits leave no scatter. */
   readonly pValue: number | null;
-  /** The drift is told from nothing. */
-  readonly drifts: boolean;
-  /** Rest sideways, mm, + right: against the drift; 0 where none is told. */
+  /**
+   * `straight`: the whole interval lies within what matters. `off`: it leaves 0 out. `notTold`: these
+   * hits cannot say; not significant is not straight.
+   */
+  readonly told: 'straight' | 'off' | 'notTold';
+  /** How many more hits like these would tell; null where none within 60, or it is told. */
+  readonly hitsNeeded: number | null;
+  /** Rest sideways, mm, + right: against the drift; 0 where none is told or it is under a step. */
   readonly restMm: number;
   /** Hits bow away from a straight line: not the rest's doing. */
   readonly bends: boolean;
 }
 
 const TOLD_P = 0.1;
+/** A drift within this does not matter, mm for each metre. Models.md section 7. */
+export const STRAIGHT_MM_PER_M = 1;
+const MOST_HITS = 60;
 /** A rest is moved in steps a screw can be set by, and never by more at once, mm. */
 const STEP_MM = 0.25;
 const MOST_MM = 2;
@@ -32,8 +42,8 @@ const MOST_MM = 2;
 /**
  * Walk-back: hits on a plumb line from several distances, aimed with one pin. A straight drift is an
  * arrow that leaves beside the sight's line; the rest goes against it by drift times the length from
- * nock to rest at full draw. A drift is told by its t-test (Student), a bend by the F-test of a
- * square term (from four distances on).
+ * nock to rest at full draw. The drift is judged by its interval (Student's t, nine in ten), a bend
+ * by the F-test of a square term (from four distances on).
  *
  * @param nockToRestMm about the true draw length, 500 to 900.
  * @returns a refusal under three distances, or where they are all one.
@@ -48,23 +58,35 @@ export function walkBack(hits: readonly WalkBackHit[], nockToRestMm: Mm): Outcom
     );
   const line = polynomial(hits, 1);
   const [atArcherMm, mmPerM] = line.coefficients as [number, number];
-  const spare = hits.length - 2;
-  const middle = hits.reduce((sum, hit) => sum + hit.distanceM, 0) / hits.length;
+  const n = hits.length;
+  const middle = hits.reduce((sum, hit) => sum + hit.distanceM, 0) / n;
   const spread = hits.reduce((sum, hit) => sum + (hit.distanceM - middle) ** 2, 0);
-  const sigmaMmPerM = line.sum > 1e-12 ? Math.sqrt(line.sum / spare / spread) : null;
-  const pValue = sigmaMmPerM === null ? null : fTail((mmPerM / sigmaMmPerM) ** 2, 1, spare);
-  const drifts = pValue === null ? Math.abs(mmPerM) > 1e-9 : pValue < TOLD_P;
+  const sigmaMmPerM = line.sum > 1e-12 ? Math.sqrt(line.sum / (n - 2) / spread) : null;
+  const pValue = sigmaMmPerM === null ? null : studentTwoSided(mmPerM / sigmaMmPerM, n - 2);
+  /** Half the interval with the hits repeated until there are `count`, their scatter as it is. */
+  const half = (count: number) =>
+    (sigmaMmPerM ?? 0) * Math.sqrt(n / count) * studentQuantile(TOLD_P, count - 2);
+  const tell = (reach: number): WalkBackResult['told'] => {
+    if (Math.abs(mmPerM) + reach <= STRAIGHT_MM_PER_M) return 'straight';
+    return Math.abs(mmPerM) > reach ? 'off' : 'notTold';
+  };
+  const told = tell(half(n));
+  let needed = n + 1;
+  while (told === 'notTold' && needed <= n + MOST_HITS && tell(half(needed)) === 'notTold')
+    needed++;
   const bends = distances.size >= 4 && bent(hits, line.sum);
   const wanted = -(mmPerM / 1000) * nockToRestMm;
   const step = Math.round(Math.max(-MOST_MM, Math.min(MOST_MM, wanted)) / STEP_MM) * STEP_MM;
   return answered({
     mmPerM,
     sigmaMmPerM,
+    interval: [mmPerM - half(n), mmPerM + half(n)],
     atArcherMm,
     pValue,
-    drifts,
+    told,
+    hitsNeeded: told === 'notTold' && needed <= n + MOST_HITS ? needed - n : null,
     bends,
-    restMm: drifts && !bends ? step + 0 : 0,
+    restMm: told === 'off' && !bends ? step + 0 : 0,
   });
 }
 

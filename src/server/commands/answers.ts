@@ -1,6 +1,6 @@
 import { type Archer, type Job } from '@/core/job';
 import { updateArcher, updateJob, jobById } from '@/data/jobs';
-import { pick, spaced, type Handlers } from './types';
+import { cannot, pick, spaced, type Handlers } from './types';
 
 const GONE_PAST = ['asked', 'skipped'];
 
@@ -8,6 +8,13 @@ const GONE_PAST = ['asked', 'skipped'];
 export const ANSWERS = {
   setAnswers({ archer, job }, { db, snapshot }) {
     const before = snapshot.archer;
+    const promised = job?.promisedDay;
+    if (promised && promised < snapshot.today && promised !== snapshot.job.promisedDay)
+      throw cannot(
+        'promise-past',
+        `That day is past: promise today, ${snapshot.today}, or a later day.`,
+        '/command/job/promisedDay',
+      );
     if (archer && Object.keys(archer).length > 0)
       updateArcher(db, { ...before, ...archer } as Archer);
     if (job && Object.keys(job).length > 0)
@@ -21,7 +28,12 @@ export const ANSWERS = {
       summary: `Answered: ${changed.map(spaced).join(', ')}`,
       inverse: {
         do: 'restore',
-        ...(archer ? { archer: before } : {}),
+        ...(archer
+          ? {
+              archer: pick(before, Object.keys(archer) as (keyof Archer)[]),
+              archerLeft: archer as Partial<Archer>,
+            }
+          : {}),
         ...(job ? { job: pick(snapshot.job, Object.keys(job) as (keyof Job)[]) } : {}),
       },
     };

@@ -1,5 +1,5 @@
 import { aBow } from '@/core/__tests__/fixtures';
-import { drawOffOrder, forceCurvePoints } from '@/core/bow';
+import { drawnNow, drawOffOrder, forceCurvePoints } from '@/core/bow';
 import { derive, speedInput, type JobSnapshot } from '@/core/job';
 import { mm, newton } from '@/core/units';
 import { openDb, type Db } from '@/data/db';
@@ -56,13 +56,16 @@ describe('the draw-off', () => {
     send({ name: 'undo' });
     expect(job.job.drawOff).toMatchObject({ speedCounts: false, marks: [] });
   });
-  test('a bow more keeps the marks; a bow less takes its marks along', () => {
+  test('a bow more keeps the marks; a bow less keeps its marks for when it comes back', () => {
     send({ name: 'startDrawOff', bowIds: ['a', 'b'] });
     send(mark('draw', 'a', 'b', null));
     send({ name: 'startDrawOff', bowIds: ['a', 'b', 'c'] });
     expect(job.job.drawOff!.marks).toHaveLength(1);
     send({ name: 'startDrawOff', bowIds: ['a', 'c'] });
-    expect(job.job.drawOff!.marks).toEqual([]);
+    // They count for nothing meanwhile, and again when it is drawn once more.
+    expect(drawnNow(job.job.drawOff!).marks).toEqual([]);
+    send({ name: 'startDrawOff', bowIds: ['a', 'b'] });
+    expect(drawnNow(job.job.drawOff!).marks).toHaveLength(1);
     send({ name: 'endDrawOff' });
     expect(job.job.drawOff).toBeNull();
     send({ name: 'undo' });

@@ -1,11 +1,15 @@
 import {
   bowName,
+  CURVE_DOUBTS,
+  curveDoubts,
   curveFacts,
   drawOffOrder,
+  drawnNow,
   rankDrawOff,
   type DrawOff,
   type LoggedCurve,
 } from '@/core/bow';
+import { historyOf, latest } from '@/core/route';
 import { mm, newton } from '@/core/units';
 import { insertCurve } from '@/data/curves';
 import { jobById, updateJob } from '@/data/jobs';
@@ -25,12 +29,9 @@ export const COMPARE = {
         throw cannot('wrong-hand', `${bowName(bow)} is a ${bow.hand}-hand bow.`, at);
     }
     const before = snapshot.job.drawOff;
-    const stay = (before?.marks ?? []).filter(
-      ({ first, second }) => bowIds.includes(first) && bowIds.includes(second),
-    );
     const order = drawOffOrder(snapshot.archer.id, bowIds);
     return put(
-      { bowIds: order, speedCounts: before?.speedCounts ?? false, marks: stay },
+      { bowIds: order, speedCounts: before?.speedCounts ?? false, marks: before?.marks ?? [] },
       `Draw-off of ${order.length} bows`,
       work,
     );
@@ -43,7 +44,8 @@ export const COMPARE = {
     if (better !== null && better !== first && better !== second)
       throw cannot('unknown-bow', 'The better one is one of the two.', '/command/better');
     const marks = [...drawOff.marks, { aspect, first, second, better }];
-    const ranked = rankDrawOff({ ...drawOff, marks });
+    const now = drawnNow(drawOff);
+    const ranked = rankDrawOff({ ...now, marks: [...now.marks, marks.at(-1)!] });
     if (!ranked.ok) throw cannot(ranked.reason, ranked.message, '/command/first');
     return put({ ...drawOff, marks }, `Draw-off: ${aspect}`, work);
   },
@@ -58,7 +60,7 @@ export const COMPARE = {
     return put(null, 'Draw-off put away', work);
   },
 
-  keepCurve({ points, source }, { db, snapshot, who, at }) {
+  keepCurve({ points, source, sure = false }, { db, snapshot, who, at }) {
     const { bow, job } = snapshot;
     if (!bow) throw cannot('no-bow', 'Choose a bow first.');
     const logged = points.map(({ drawnMm, forceN }) => ({
@@ -67,6 +69,14 @@ export const COMPARE = {
     }));
     const facts = curveFacts(logged);
     if (!facts.ok) throw cannot(facts.reason, facts.message, `/command/${facts.field ?? 'points'}`);
+    const weighed = latest(historyOf(snapshot.readings), 'peakWeight')?.si ?? null;
+    const doubts = curveDoubts(logged, facts, weighed === null ? null : newton(weighed));
+    if (doubts.length > 0 && !sure)
+      throw cannot(
+        'curve-doubtful',
+        `Asked about before it counts: ${doubts.map((doubt) => CURVE_DOUBTS[doubt]).join(' ')}`,
+        '/command/sure',
+      );
     const curve: Omit<LoggedCurve, 'id'> = {
       bowId: bow.id,
       points: logged,

@@ -77,7 +77,15 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       ...(job as Partial<Job>),
     };
     insertJob(on, record);
-    addEvent(on, { jobId: record.id, version: 1, at, who, summary: 'Job opened', inverse: null });
+    addEvent(on, {
+      jobId: record.id,
+      version: 1,
+      at,
+      who,
+      stage: 'meet',
+      summary: 'Job opened',
+      inverse: null,
+    });
     return loadSnapshot(record.id, on)!;
   });
   return run.immediate();

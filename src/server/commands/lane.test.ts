@@ -58,7 +58,7 @@ afterEach(() => {
 function ready() {
   for (const [key, entered] of [
     ['moduleTop', '27 1/2'],
-    ['drawLength', '702mm'],
+    ['drawLength', '657.55mm'],
     ['peakWeight', '190N'],
     ['arrowMass', '24.6g'],
     ['peepTrueHeight', '118mm'],
@@ -211,7 +211,7 @@ describe('distances', () => {
     expect(refusal(group('50 m', high(200), { pinDrop: '23' })).reason).toBe('not-settled');
     send(group('50 m', high(200), { pinDrop: '23', corrected: true }));
     // 201 mm high at 50 m with 750 mm of radius: the pin 3.0 mm up.
-    expect(job.readings.at(-1)!.si2).toBeCloseTo(23 - (201.25 * 0.75) / 50, 3);
+    expect(job.readings.at(-1)!.si2).toBeCloseTo(23 - (201.25 * 0.75) / 50.75, 3);
     expect(job.readings.at(-1)!.data).toMatchObject({ kind: 'mark' });
   });
   test('“the scale says 58 at a true 60” is a slower tape’s word', () => {

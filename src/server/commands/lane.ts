@@ -5,11 +5,14 @@ import {
   derive,
   dropsBelow,
   fitShots,
+  fitKeyName,
   flightInputs,
+  isFitKey,
   jobMarks,
   paperMove,
   readOptionsFor,
   type JobDerived,
+  type JobSnapshot,
 } from '@/core/job';
 import {
   driftWords,
@@ -23,8 +26,8 @@ import {
 } from '@/core/route';
 import { walkBack } from '@/core/tuning';
 import { metre, mm, read, write, type QuantityName, type ReadOptions } from '@/core/units';
-import { readingBySeq } from '@/data/records';
-import { appendRows, type PlainRow } from '../take-readings';
+import { leftOutReadings, readingBySeq } from '@/data/records';
+import { appendRows, retractionOf, type PlainRow } from '../take-readings';
 import { cannot, type Done, type Handlers, type Work } from './types';
 
 /** The job's own arrow, a little more or less: the scale and the set scatter that much. */
@@ -268,29 +271,40 @@ export const LANE = {
   discardReading({ seq, reason }, { db, snapshot, who, at }) {
     const row = readingBySeq(db, snapshot.job.id, seq);
     if (!row) throw cannot('no-reading', 'This reading is not there any more.', '/command/seq');
-    const seqs = appendRows(
-      db,
-      [
-        {
-          bowId: null,
-          key: 'retraction',
-          si: null,
-          si2: null,
-          choice: null,
-          entered: reason.trim(),
-          method: 'discarded',
-          retracts: seq,
-        },
-      ],
-      { jobId: snapshot.job.id, who, at },
-    );
-    const key = row.key as Reading['key'];
+    const seqs = appendRows(db, [retractionOf(seq, 'discarded', reason.trim())], {
+      jobId: snapshot.job.id,
+      who,
+      at,
+    });
+    const said = isFitKey(row.key)
+      ? `${fitKeyName(row.key)}: ${row.entered}`
+      : textOf({ ...row, seq, key: row.key as Reading['key'] }, snapshot);
     return {
-      summary: `Left out “${setupValue(key).name}: ${readingText({ ...row, seq, key }, snapshot.shop.units)}”: ${reason.trim()}`,
+      summary: `Left out “${said}”: ${reason.trim()}`,
+      inverse: { do: 'retract', seqs },
+    };
+  },
+
+  takeIn({ seq }, { db, snapshot, who, at }) {
+    const out = leftOutReadings(db, snapshot.job.id).find((row) => row.seq === seq);
+    if (!out) throw cannot('no-reading', 'This reading is not left out.', '/command/seq');
+    const seqs = appendRows(db, [retractionOf(out.by, 'takenIn')], {
+      jobId: snapshot.job.id,
+      who,
+      at,
+    });
+    const name = isFitKey(out.key)
+      ? fitKeyName(out.key)
+      : setupValue(out.key as Reading['key']).name;
+    return {
+      summary: `Counts again: ${name}: ${out.entered}`,
       inverse: { do: 'retract', seqs },
     };
   },
 } satisfies Partial<Handlers>;
+
+const textOf = (reading: Reading, { shop }: JobSnapshot) =>
+  `${setupValue(reading.key).name}: ${readingText(reading, shop.units)}`;
 
 const dropOf = (text: string, pointer: string, work: Work) =>
   number(text, 'length', 'pin below the first distance', pointer, work, {

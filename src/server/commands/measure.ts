@@ -1,19 +1,89 @@
 import { fitKeyName, isFitKey } from '@/core/job';
-import { setupValue, type SetupKey } from '@/core/route';
-import { appendRows, toRows } from '../take-readings';
-import type { Handlers } from './types';
+import {
+  CONFIRMED,
+  historyOf,
+  isPartKey,
+  isSetupKey,
+  readingText,
+  setupValue,
+  type Reading,
+  type SetupKey,
+} from '@/core/route';
+import { readingBySeq } from '@/data/records';
+import { appendRows, retractionOf, toRows, type PlainRow } from '../take-readings';
+import { cannot, type Handlers, type Work } from './types';
 
-/** Readings as they are typed or ticked. */
+/** Readings as they are typed or ticked, and looked at again. */
 export const MEASURE = {
-  takeReadings({ readings }, work) {
+  takeReadings({ readings, instead = [] }, work) {
     const { db, snapshot } = work;
     const rows = readings.flatMap((entry, i) => toRows(entry, i, snapshot));
-    const seqs = appendRows(db, rows, { jobId: snapshot.job.id, who: work.who, at: work.at });
+    const wrong = instead.map((seq, i) => wrongBefore(seq, i, rows, work));
+    const stamp = { jobId: snapshot.job.id, who: work.who, at: work.at };
+    const seqs = appendRows(db, [...wrong, ...rows], stamp);
     const last = rows.at(-1)!;
     const name = isFitKey(last.key) ? fitKeyName(last.key) : setupValue(last.key as SetupKey).name;
+    const more = rows.length > 1 ? ` and ${rows.length - 1} more` : '';
     return {
-      summary: `${name}: ${last.entered}${rows.length > 1 ? ` and ${rows.length - 1} more` : ''}`,
+      summary: `${name}: ${last.entered}${more}${wrong.length > 0 ? ', instead of the one before' : ''}`,
+      inverse: { do: 'retract', seqs },
+    };
+  },
+
+  confirmReadings({ keys }, work) {
+    const { db, snapshot, who, at } = work;
+    const history = historyOf(snapshot.readings);
+    const rows = keys.flatMap((key, i) => stillSo(key, i, history, work));
+    const seqs = appendRows(db, rows, { jobId: snapshot.job.id, who, at });
+    const [first, ...others] = rows;
+    const said = readingText(first as unknown as Reading, snapshot.shop.units);
+    const name = setupValue(first!.key as SetupKey).name;
+    return {
+      summary: `${name}: still ${said}${others.length > 0 ? `, and ${others.length} more` : ''}`,
       inverse: { do: 'retract', seqs },
     };
   },
 } satisfies Partial<Handlers>;
+
+/** A reading said to be wrong by the one that comes now: left out with that as its reason. */
+function wrongBefore(seq: number, at: number, rows: readonly PlainRow[], work: Work): PlainRow {
+  const row = readingBySeq(work.db, work.snapshot.job.id, seq);
+  if (!row || !rows.some(({ key }) => key === row.key))
+    throw cannot(
+      'no-reading',
+      'The reading before is not there any more.',
+      `/command/instead/${at}`,
+    );
+  const now = rows.find(({ key }) => key === row.key)!.entered;
+  return retractionOf(seq, 'discarded', `read again: ${now}`);
+}
+
+/** The newest reading once more, as found now; of the marks that of every distance. */
+function stillSo(
+  key: string,
+  at: number,
+  history: ReturnType<typeof historyOf>,
+  { snapshot }: Work,
+): PlainRow[] {
+  const pointer = `/command/keys/${at}`;
+  if (!isSetupKey(key) || isPartKey(key))
+    throw cannot('unknown-value', `There is no value called “${key}”.`, pointer);
+  const rows = history.get(key) ?? [];
+  if (rows.length === 0)
+    throw cannot('not-measured', `${setupValue(key).name} was never taken: measure it.`, pointer);
+  const newest =
+    setupValue(key).kind === 'mark'
+      ? rows.filter((row, i) => rows.findLastIndex(({ si }) => si === row.si) === i)
+      : rows.slice(-1);
+  return newest.map(({ si, si2, choice, entered, data }) => ({
+    bowId: snapshot.bow!.id,
+    key,
+    si,
+    si2,
+    choice,
+    entered,
+    method: CONFIRMED,
+    retracts: null,
+    data: data?.kind === 'mark' ? { ...data, offMm: 0 } : data,
+  }));
+}

@@ -8,14 +8,17 @@ import { SIGN } from './sign';
 import { UNDO } from './undo';
 import { checker } from '@/contracts/ajv';
 import { Command, CommandRequest } from '@/contracts/commands';
-import { type JobSnapshot } from '@/core/job';
+import { type JobPart, type JobSnapshot } from '@/core/job';
+import { SLOTS } from '@/core/kit';
+import { partKey } from '@/core/route';
 import { db, type Db } from '@/data/db';
-import { claimVersion } from '@/data/jobs';
-import { addEvent, eventsSince } from '@/data/records';
+import { claimVersion, partsOf } from '@/data/jobs';
+import { addEvent, appendReading, eventsSince } from '@/data/records';
 import { type TSchema } from '@sinclair/typebox';
 import { nowIso } from '../clock';
 import { Problem, invalid, notFound } from '../problem';
 import { loadSnapshot } from '../snapshot';
+import { stageOf } from './stage-of';
 import { type Done, type Handlers, type Work } from './types';
 
 const HANDLERS: Handlers = {
@@ -56,18 +59,59 @@ function parse(body: unknown): CommandRequest {
  * with what changed since, and nothing of it is kept.
  */
 export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnapshot {
-  const { version, who, command } = parse(body);
+  const { version, who, command, stage: shown } = parse(body);
   const run = on.transaction(() => {
     const snapshot = loadSnapshot(jobId, on);
     if (!snapshot) throw notFound('job');
     if (!claimVersion(on, jobId, version)) throw conflict(on, jobId, version, snapshot);
     const at = nowIso();
     const handler = HANDLERS[command.name] as (c: Command, w: Work) => Done;
-    const { summary, inverse } = handler(command, { db: on, snapshot, who, at });
-    addEvent(on, { jobId, version: version + 1, at, who, summary, inverse });
+    const { summary, inverse, written } = handler(command, { db: on, snapshot, who, at });
+    noteParts(snapshot, { db: on, who, at });
+    const stage = shown ?? stageOf(command);
+    const id = addEvent(on, { jobId, version: version + 1, at, who, stage, summary, inverse });
+    written?.(id);
     return loadSnapshot(jobId, on)!;
   });
   return run.immediate();
+}
+
+/** What a place of the kit holds, so that another part is told from the same one chosen again. */
+function partIdentity(part: JobPart | undefined): string | null {
+  if (!part) return null;
+  if (part.build) {
+    const { name: _name, count: _count, ...arrow } = part.build;
+    return `built:${JSON.stringify(arrow)}`;
+  }
+  return part.item?.id ?? `own:${part.label}`;
+}
+
+/** Parts are causes: a place that holds another part than before is written beside the readings. */
+function noteParts({ job, parts: before }: JobSnapshot, { db, who, at }: Stamp): void {
+  const after = partsOf(db, job.id);
+  for (const { id: slot } of SLOTS) {
+    const [was, is] = [before, after].map((parts) => parts.find((part) => part.slot === slot));
+    if (partIdentity(was) === partIdentity(is)) continue;
+    appendReading(db, {
+      jobId: job.id,
+      bowId: null,
+      key: partKey(slot),
+      si: null,
+      si2: null,
+      choice: partIdentity(is),
+      entered: is?.label ?? '',
+      method: 'kit',
+      who,
+      at,
+      retracts: null,
+    });
+  }
+}
+
+interface Stamp {
+  readonly db: Db;
+  readonly who: string;
+  readonly at: string;
 }
 
 const conflict = (on: Db, jobId: string, version: number, snapshot: JobSnapshot) =>

@@ -52,7 +52,7 @@ export const SIGN = {
       (f) => f.rule.id === 'arrow-mass' && f.verdict === 'doesNotFit',
     );
     if (danger) throw cannot('arrow-too-light', `The arrows are too light: ${danger.reason}.`);
-    const open = openWork(stageStates(snapshot, derived));
+    const open = openWork(stageStates(snapshot, derived), derived);
     if (open.length > 0 && openReason.trim().length < 3) {
       throw cannot(
         'work-open',

@@ -9,18 +9,22 @@ export type Inverse =
   | { readonly do: 'retract'; readonly seqs: readonly number[] }
   | {
       readonly do: 'restore';
-      readonly archer?: Archer;
+      /** Only the entry’s own fields, as they stood, and as it left them: other jobs share the archer. */
+      readonly archer?: Partial<Archer>;
+      readonly archerLeft?: Partial<Archer>;
       readonly job?: Partial<Job>;
       readonly part?: { slot: string; row: StoredPart | null };
       readonly parts?: readonly { slot: string; row: StoredPart | null }[];
     }
-  | { readonly do: 'dropCurve'; readonly curveId: number }
-  | { readonly do: 'withdraw'; readonly exceptionId: number }
+  | { readonly do: 'dropCurve'; readonly curveId: number; readonly back?: true }
+  | { readonly do: 'withdraw'; readonly exceptionId: number; readonly back?: true }
   | { readonly do: 'acknowledge'; readonly cautionId: string; readonly yes: boolean };
 
 export interface Done {
   readonly summary: string;
   readonly inverse: Inverse | null;
+  /** Told the number of its own entry once that is written. */
+  readonly written?: (eventId: number) => void;
 }
 
 export interface Work {

@@ -1,71 +1,179 @@
-import type { JobSnapshot } from '@/core/job';
+import type { Archer, Job, JobSnapshot } from '@/core/job';
 import { addDays } from '@/core/units';
 import { dropCurve } from '@/data/curves';
 import type { Db } from '@/data/db';
-import { type StoredPart, putPart, updateArcher, updateJob, jobById } from '@/data/jobs';
+import {
+  archerById,
+  type StoredPart,
+  putPart,
+  updateArcher,
+  updateJob,
+  jobById,
+} from '@/data/jobs';
 import {
   acknowledge,
-  appendReading,
+  eventById,
+  laterEntries,
+  markRedone,
   markUndone,
+  redoable,
   unacknowledge,
   undoable,
   withdrawException,
+  type Reversible,
 } from '@/data/records';
 import { reservedByOthers } from '@/data/reservations';
 import { itemById } from '@/data/stock';
 import { shopDay } from '../clock';
-import { cannot, type Handlers, type Inverse, type Work } from './types';
+import { appendRows, retractionOf } from '../take-readings';
+import { storedPart } from './choose';
+import { cannot, pick, type Handlers, type Inverse, type Work } from './types';
 
-/** Taking back the newest entry. */
+/** Taking an entry back, the newest or any other, and bringing it again. */
 export const UNDO = {
-  undo(_, work) {
-    const entry = undoable(work.db, work.snapshot.job.id);
-    if (!entry) throw cannot('nothing-to-undo', 'There is nothing left to take back.');
-    takeBack(entry.inverse as Inverse, work);
-    markUndone(work.db, entry.id);
-    return { summary: `Taken back: ${entry.summary}`, inverse: null };
+  undo({ event }, work) {
+    const { db, snapshot } = work;
+    const entry =
+      event === undefined
+        ? undoable(db, snapshot.job.id)
+        : named(eventById(db, snapshot.job.id, event), 'canUndo');
+    if (!entry) throw cannot('nothing-to-undo', nothingLeft(snapshot));
+    const inverse = entry.inverse as Inverse;
+    untouchedSince(entry, inverse, work);
+    const redo = takeBack(inverse, work);
+    return {
+      summary: `Taken back: ${entry.summary}`,
+      inverse: null,
+      written: (by) => markUndone(db, entry.id, by, redo),
+    };
+  },
+
+  redo({ event }, work) {
+    const { db, snapshot } = work;
+    const entry =
+      event === undefined
+        ? redoable(db, snapshot.job.id)
+        : named(eventById(db, snapshot.job.id, event), 'canRedo');
+    if (!entry) throw cannot('nothing-to-redo', 'There is nothing taken back to bring again.');
+    const redo = entry.redo as Inverse;
+    untouchedSince(entry, redo, work);
+    const inverse = takeBack(redo, work);
+    markRedone(db, entry.id, inverse);
+    return { summary: `Brought again: ${entry.summary}`, inverse: null };
   },
 } satisfies Partial<Handlers>;
 
-function takeBack(inverse: Inverse, { db, snapshot, who, at }: Work): void {
+const nothingLeft = ({ sheets }: JobSnapshot) =>
+  sheets.length > 0
+    ? 'There is nothing left to take back since the sheet was signed. A correction is a new entry.'
+    : 'There is nothing left to take back.';
+
+function named(entry: Reversible | null, can: 'canUndo' | 'canRedo'): Reversible {
+  if (!entry) throw cannot('no-entry', 'There is no such entry.', '/command/event');
+  if (!entry[can])
+    throw cannot(
+      'under-sheet',
+      `“${entry.summary}” cannot be ${can === 'canUndo' ? 'taken back' : 'brought again'} any more: it was already, or it stands under a signed sheet. A correction is a new entry.`,
+      '/command/event',
+    );
+  return entry;
+}
+
+/** Fields and places an inverse writes; readings are rows of their own and collide with none. */
+function writes(inverse: Inverse): string[] {
+  if (inverse.do === 'acknowledge') return [`caution ${inverse.cautionId}`];
+  if (inverse.do !== 'restore') return [];
+  const parts = [...(inverse.part ? [inverse.part] : []), ...(inverse.parts ?? [])];
+  return [
+    ...Object.keys(inverse.archer ?? {}).map((field) => `archer ${field}`),
+    ...Object.keys(inverse.job ?? {}).map((field) => `job ${field}`),
+    ...parts.map(({ slot }) => `part ${slot}`),
+  ];
+}
+
+/** Refuses where a later entry, or another job of the same archer, wrote the same thing since. */
+function untouchedSince(entry: Reversible, inverse: Inverse, { db, snapshot }: Work): void {
+  const own = writes(inverse);
+  const later = laterEntries(db, snapshot.job.id, entry.id).find((other) =>
+    writes(other.inverse as Inverse).some((field) => own.includes(field)),
+  );
+  if (later)
+    throw cannot(
+      'changed-since',
+      `“${later.summary}” came after it and changed the same: take that back first.`,
+      '/command/event',
+    );
+  if (inverse.do !== 'restore' || !inverse.archerLeft) return;
+  const now = archerById(db, snapshot.archer.id)!;
+  const moved = (Object.keys(inverse.archerLeft) as (keyof Archer)[]).find(
+    (field) => now[field] !== inverse.archerLeft![field],
+  );
+  if (moved)
+    throw cannot(
+      'changed-since',
+      `The archer’s ${moved} was changed in another job since: it stays as it is.`,
+      '/command/event',
+    );
+}
+
+/** Does what an inverse says, and returns what would undo that. */
+function takeBack(inverse: Inverse, work: Work): Inverse {
+  const { db, snapshot, who, at } = work;
   const jobId = snapshot.job.id;
   switch (inverse.do) {
     case 'retract':
-      for (const retracts of inverse.seqs) {
-        appendReading(db, {
-          jobId,
-          bowId: null,
-          key: 'retraction',
-          si: null,
-          si2: null,
-          choice: null,
-          entered: '',
-          method: 'undo',
-          who,
-          at,
-          retracts,
-        });
-      }
-      return;
+      return {
+        do: 'retract',
+        seqs: appendRows(
+          db,
+          inverse.seqs.map((seq) => retractionOf(seq, 'undo')),
+          { jobId, who, at },
+        ),
+      };
     case 'restore':
-      if (inverse.archer) updateArcher(db, inverse.archer);
-      if (inverse.job) updateJob(db, { ...jobById(db, jobId)!, ...inverse.job });
-      for (const { slot, row } of [
-        ...(inverse.part ? [inverse.part] : []),
-        ...(inverse.parts ?? []),
-      ])
-        putPart(db, jobId, slot, row && stillFree(row, db, snapshot));
-      return;
-    case 'dropCurve':
-      dropCurve(db, inverse.curveId);
-      return;
-    case 'withdraw':
-      withdrawException(db, jobId, inverse.exceptionId);
-      return;
+      return restore(inverse, work);
+    case 'dropCurve': {
+      dropCurve(db, inverse.curveId, !inverse.back);
+      const { back, ...rest } = inverse;
+      return back ? rest : { ...rest, back: true };
+    }
+    case 'withdraw': {
+      withdrawException(db, jobId, inverse.exceptionId, !inverse.back);
+      const { back, ...rest } = inverse;
+      return back ? rest : { ...rest, back: true };
+    }
     case 'acknowledge':
       if (inverse.yes) acknowledge(db, jobId, inverse.cautionId, who, at);
       else unacknowledge(db, jobId, inverse.cautionId);
+      return { ...inverse, yes: !inverse.yes };
   }
+}
+
+type Restore = Extract<Inverse, { do: 'restore' }>;
+
+function restore({ archer, job, part, parts = [] }: Restore, { db, snapshot }: Work): Inverse {
+  const jobId = snapshot.job.id;
+  const places = [...(part ? [part] : []), ...parts];
+  const archerNow = archerById(db, snapshot.archer.id)!;
+  const jobNow = jobById(db, jobId)!;
+  const before = places.map(({ slot }) => ({
+    slot,
+    row: storedPart(db, jobId, slot as Parameters<typeof storedPart>[2]),
+  }));
+  if (archer) updateArcher(db, { ...archerNow, ...archer });
+  if (job) updateJob(db, { ...jobNow, ...job });
+  for (const { slot, row } of places) putPart(db, jobId, slot, row && stillFree(row, db, snapshot));
+  return {
+    do: 'restore',
+    ...(archer
+      ? {
+          archer: pick(archerNow, Object.keys(archer) as (keyof Archer)[]),
+          archerLeft: archer,
+        }
+      : {}),
+    ...(job ? { job: pick(jobNow, Object.keys(job) as (keyof Job)[]) } : {}),
+    ...(before.length > 0 ? { parts: before } : {}),
+  };
 }
 
 /** A part that was put back is put aside again; taken by another job meanwhile, it has to be ordered. */

@@ -8,6 +8,7 @@ import { stationName, USUAL_SHIFT, type PlacedVisit } from '@/core/route';
 import { addDays } from '@/core/units';
 import { dayText, plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
+import { useAsk } from '../frame/useAsk';
 import { calendarWords as w, today } from '../words';
 import { clockWords, whenWords } from './clock';
 import { DayChart } from './DayChart';
@@ -18,12 +19,16 @@ import { useCalendar, type Calendar } from './useCalendar';
 const DAY = 1440;
 /** Days to choose from. */
 const SHOWN_DAYS = 10;
+/** As far as a plan can reach. */
+const MOST_DAYS = 400;
 
 /** The bench of the coming days: who does which visit when, and what is late. */
 export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop }) {
   const calendar = useCalendar(first);
   const { plan, view } = calendar;
   const [at, setAt] = useState(0);
+  const [from, setFrom] = useState(0);
+  const { ask, asking } = useAsk();
   const [moving, setMoving] = useState<PlacedVisit | null>(null);
   const ofDay = (day: number) =>
     plan.visits.filter((visit) => Math.floor(visit.from / DAY) === day);
@@ -35,12 +40,35 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
   const closes = Math.max(...shifts.map(({ to }) => to - at * DAY), 0) || USUAL_SHIFT.to;
   const day = addDays(view.firstDay, at);
   const closed = shop.closed.find((other) => other.day === day);
+  /** An agreed appointment is not moved by a drag: it is asked whether the archer knows. */
+  const put = async (visit: PlacedVisit, minute: number): Promise<string | null> => {
+    const { appointment } = view.input.jobs.find(({ id }) => id === visit.jobId) ?? {};
+    const until = minute + visit.to - visit.from;
+    const agreed = appointment && minute >= appointment.from && until <= appointment.to;
+    if (visit.archer && appointment && !agreed) {
+      const answer = await ask({
+        title: w.agreedTitle,
+        text: <p>{w.agreed(visit.name, whenWords(view.firstDay, appointment.from))}</p>,
+        answers: [
+          { id: 'leave', name: w.agreedLeave },
+          { id: 'move', name: w.agreedMove },
+        ],
+      });
+      if (answer !== 'move') return null;
+    }
+    return calendar.put(visit.jobId, visit.visitId, minute);
+  };
   return (
     <>
       <PageHead title={w.title} />
       <main className="calendar">
         <nav className="calendar-days" aria-label={w.day}>
-          {Array.from({ length: SHOWN_DAYS }, (_, i) => i).map((i) => (
+          {from > 0 && (
+            <button type="button" onClick={() => setFrom(Math.max(0, from - SHOWN_DAYS))}>
+              {w.earlier}
+            </button>
+          )}
+          {Array.from({ length: SHOWN_DAYS }, (_, i) => from + i).map((i) => (
             <button
               key={i}
               type="button"
@@ -58,6 +86,11 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
               <span className="soft">{ofDay(i).length || '–'}</span>
             </button>
           ))}
+          {from + SHOWN_DAYS < MOST_DAYS && (
+            <button type="button" onClick={() => setFrom(from + SHOWN_DAYS)}>
+              {w.later}
+            </button>
+          )}
         </nav>
         <PlanState calendar={calendar} />
         {calendar.trouble && (
@@ -77,19 +110,32 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
             opens={opens}
             closes={closes}
             now={at === 0 ? view.input.now : null}
-            onPut={(visit, from) => void calendar.put(visit.jobId, visit.visitId, from + at * DAY)}
+            onPut={(visit, minute) => void put(visit, minute + at * DAY)}
           />
         )}
         <p className="soft small">{w.hint}</p>
         <div className="split calendar-lists">
-          <DayVisits visits={visits} onMove={setMoving} />
+          <div>
+            <DayVisits visits={visits} onMove={setMoving} />
+            <PutByHand calendar={calendar} onMove={setMoving} />
+          </div>
           <div>
             <LateList calendar={calendar} />
             <Arrange calendar={calendar} />
           </div>
         </div>
       </main>
-      {moving && <MovePanel visit={moving} calendar={calendar} onClose={() => setMoving(null)} />}
+      {moving && (
+        <MovePanel
+          visit={moving}
+          view={view}
+          onPut={(minute) =>
+            minute === null ? calendar.put(moving.jobId, moving.visitId, null) : put(moving, minute)
+          }
+          onClose={() => setMoving(null)}
+        />
+      )}
+      {asking}
     </>
   );
 }
@@ -135,6 +181,45 @@ function DayVisits({
           </li>
         ))}
         {visits.length === 0 && <li className="soft">{w.noVisits}</li>}
+      </ul>
+    </section>
+  );
+}
+
+/** Every visit somebody put somewhere, on whatever day: seen, moved, let go. */
+function PutByHand({
+  calendar: { plan, view, put },
+  onMove,
+}: {
+  calendar: Calendar;
+  onMove: (visit: PlacedVisit) => void;
+}) {
+  const visits = plan.visits.filter(({ pinned }) => pinned);
+  if (visits.length === 0) return null;
+  return (
+    <section>
+      <h3 className="block-title">{w.putTitle}</h3>
+      <ul className="rows calendar-rows">
+        {visits.map((visit) => (
+          <li key={`${visit.jobId} ${visit.visitId}`}>
+            <span className="figure">{whenWords(view.firstDay, visit.from)}</span>
+            <span>
+              {visit.name} <span className="soft">{stationName(visit.station).toLowerCase()}</span>
+            </span>
+            <span>
+              <Button size="small" variant="text" onClick={() => onMove(visit)}>
+                {w.move}
+              </Button>
+              <Button
+                size="small"
+                variant="text"
+                onClick={() => void put(visit.jobId, visit.visitId, null)}
+              >
+                {w.letGo}
+              </Button>
+            </span>
+          </li>
+        ))}
       </ul>
     </section>
   );

@@ -2,22 +2,24 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { clockOfMinute, dayOfMinute, minuteOf } from '@/core/job';
+import { clockOfMinute, dayOfMinute, minuteOf, type CalendarView } from '@/core/job';
 import { stationName, type PlacedVisit } from '@/core/route';
 import { Panel } from '../frame/Panel';
 import { calendarWords as w } from '../words';
-import type { Calendar } from './useCalendar';
 
 const pad = (n: number) => String(n).padStart(2, '0');
 
 /** A visit put at a time by typing it: what dragging does, for keys and for other days. */
 export function MovePanel({
   visit,
-  calendar: { view, put },
+  view,
+  onPut,
   onClose,
 }: {
   visit: PlacedVisit;
-  calendar: Calendar;
+  view: CalendarView;
+  /** Null lets it go; null comes back when it was done, else why not. */
+  onPut: (minute: number | null) => Promise<string | null>;
   onClose: () => void;
 }) {
   const clock = clockOfMinute(visit.from);
@@ -26,7 +28,7 @@ export function MovePanel({
   );
   const [trouble, setTrouble] = useState('');
   const done = async (minute: number | null) => {
-    const wrong = await put(visit.jobId, visit.visitId, minute);
+    const wrong = await onPut(minute);
     if (wrong) setTrouble(wrong);
     else onClose();
   };

@@ -37,6 +37,8 @@ export function PlanState({ calendar: { plan, part, stop } }: { calendar: Calend
 export function remedyWords(remedy: Remedy, firstDay: string): string {
   const day = (at: number) => dayText(dayOfMinute(firstDay, at * 1440), firstDay);
   switch (remedy.kind) {
+    case 'letGo':
+      return w.remedies.letGo(whenWords(firstDay, remedy.was));
     case 'appointment':
       return w.remedies.appointment(whenWords(firstDay, remedy.from));
     case 'overtime':

@@ -135,9 +135,9 @@ describe('the chart of a day', () => {
 });
 
 describe('a visit moved by typing', () => {
-  const panel = (put: Calendar['put'], moved = visit()) => {
+  const panel = (put: (minute: number | null) => Promise<string | null>, moved = visit()) => {
     const onClose = jest.fn();
-    render(<MovePanel visit={moved} calendar={calendar({ put })} onClose={onClose} />);
+    render(<MovePanel visit={moved} view={calendar().view} onPut={put} onClose={onClose} />);
     return onClose;
   };
   test('begins where it stands; what is wrong is said at the field', async () => {
@@ -146,7 +146,7 @@ describe('a visit moved by typing', () => {
     const field = screen.getByLabelText('Day and time');
     expect(field).toHaveValue('2026-11-24T10:00');
     await userEvent.click(screen.getByRole('button', { name: 'Put it there' }));
-    expect(put).toHaveBeenCalledWith('j1', 'twists', 600);
+    expect(put).toHaveBeenCalledWith(600);
     expect(await screen.findByText('Nobody works then.')).toBeInTheDocument();
     expect(onClose).not.toHaveBeenCalled();
   });
@@ -156,7 +156,7 @@ describe('a visit moved by typing', () => {
     await userEvent.click(
       within(screen.getByRole('dialog')).getByRole('button', { name: 'Let the plan decide' }),
     );
-    expect(put).toHaveBeenCalledWith('j1', 'twists', null);
+    expect(put).toHaveBeenCalledWith(null);
     expect(onClose).toHaveBeenCalled();
   });
 });

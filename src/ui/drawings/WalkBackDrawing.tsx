@@ -45,7 +45,7 @@ export function WalkBackDrawing({
           d={`M${x(at(near))} ${y(near)}L${x(at(far))} ${y(far)}`}
           stroke="var(--petrol)"
           strokeWidth={1.1}
-          strokeDasharray={line.drifts ? undefined : '2 1.6'}
+          strokeDasharray={line.told === 'off' ? undefined : '2 1.6'}
         />
       )}
       {points.map(({ distanceM, rightMm }, i) => (

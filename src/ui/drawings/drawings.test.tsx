@@ -49,6 +49,7 @@ describe('the ruler of estimates', () => {
     const apart = drawLength([
       { method: 'armSpan', valueMm: mm(1500) },
       { method: 'wallToMouth', valueMm: mm(740) },
+      { method: 'markedArrow', valueMm: mm(695.5) },
     ]);
     expect(show({ result: apart }).querySelector('[stroke-dasharray]')).not.toBeNull();
     expect(show().querySelector('[stroke-dasharray]')).toBeNull();

@@ -27,6 +27,8 @@ export interface MeasureFieldProps {
   /** Buttons instead of the one that takes the number. */
   readonly actions?: (take: (send: () => Promise<Trouble | null>) => void) => ReactNode;
   readonly placeholder?: string;
+  /** Added to what is read before it is the value, mm; shown where it is added. */
+  readonly addsMm?: number;
   /** Under this name what is typed is kept until it is taken, also when another job comes between. */
   readonly draft?: string;
 }
@@ -55,7 +57,14 @@ export function MeasureField(props: MeasureFieldProps) {
       <div className="field-label">
         <label htmlFor={id}>{label}</label>
         <span className="soft read" aria-live="polite">
-          {result.ok ? <Reading result={result} options={options} /> : hint}
+          {result.ok ? (
+            <Reading result={result} options={options} addsMm={props.addsMm ?? 0} />
+          ) : (
+            (hint ??
+            (props.addsMm ? (
+              <WithFractions text={fields.adds(added(props.addsMm, options))} />
+            ) : null))
+          )}
         </span>
       </div>
       <div className="measure-field" data-wrong={wrong ? 'yes' : 'no'}>
@@ -63,7 +72,8 @@ export function MeasureField(props: MeasureFieldProps) {
           id={id}
           ref={entry.input}
           value={text}
-          autoFocus={props.autoFocus}
+          // Where there is one measuring field it has the focus.
+          autoFocus={props.autoFocus ?? current}
           autoComplete="off"
           spellCheck={false}
           maxLength={40}
@@ -144,11 +154,27 @@ function useEntry({ options, onTake, onText, draft }: MeasureFieldProps) {
   };
 }
 
+const added = (addsMm: number, { quantity, shop }: ReadOptions) => write(addsMm, quantity, shop);
+
 /** How the number was understood: in the shop's unit, and in the other system beside it. */
-function Reading({ result, options }: { result: Understood; options: ReadOptions }) {
+function Reading({
+  result,
+  options,
+  addsMm,
+}: {
+  result: Understood;
+  options: ReadOptions;
+  addsMm: number;
+}) {
   const { quantity, shop, bareUnit } = options;
   const own = bareUnit === 'mm' ? `${result.si.toFixed(1)} mm` : write(result.si, quantity, shop);
   const other = otherSystem(result.si, options);
+  if (addsMm > 0)
+    return (
+      <WithFractions
+        text={`${own} + ${added(addsMm, options)} = ${write(result.si + addsMm, quantity, shop)}`}
+      />
+    );
   return (
     <>
       <b>

@@ -1,8 +1,33 @@
 'use client';
-import { useId, type ReactNode } from 'react';
+import { useId, useRef, type ReactNode, type SyntheticEvent } from 'react';
 import Dialog from '@mui/material/Dialog';
 import Close from '@mui/icons-material/Close';
 import { frame } from '../words';
+
+/** So long after a question stands, taps and keys are not meant for it. */
+export const ANSWER_AFTER_MS = 400;
+
+/** Swallows taps and keys until a question has stood long enough to have been read. */
+function useAnswerGuard(question: boolean) {
+  const opened = useRef<number | null>(null);
+  if (!question) return {};
+  const early = (event: SyntheticEvent) => {
+    if (performance.now() - (opened.current ?? Infinity) >= ANSWER_AFTER_MS) return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return {
+    ref: (node: HTMLElement | null) => {
+      if (node && opened.current === null) opened.current = performance.now();
+    },
+    onClickCapture: early,
+    onKeyDownCapture: (event: SyntheticEvent & { key?: string; nativeEvent: Event }) => {
+      const held = (event.nativeEvent as KeyboardEvent).repeat;
+      if (held) event.preventDefault();
+      if (event.key !== 'Escape' || held) early(event);
+    },
+  };
+}
 
 /** A window over the work: title, a way out, its content. */
 export function Panel({
@@ -11,6 +36,7 @@ export function Panel({
   children,
   wide = false,
   typing = false,
+  question = false,
 }: {
   title: string;
   onClose: () => void;
@@ -18,8 +44,11 @@ export function Panel({
   wide?: boolean;
   /** Holds a form: a tap beside it does not throw away what was typed. */
   typing?: boolean;
+  /** Asks something: a second tap of the finger that asked, or a held key, answers nothing. */
+  question?: boolean;
 }) {
   const id = useId();
+  const guard = useAnswerGuard(question);
   return (
     <Dialog
       open
@@ -28,7 +57,7 @@ export function Panel({
       maxWidth={wide ? 'md' : 'sm'}
       fullWidth
     >
-      <div className="panel">
+      <div className="panel" {...guard}>
         <header>
           <h2 id={id}>{title}</h2>
           <button type="button" className="plain-button" aria-label={frame.close} onClick={onClose}>

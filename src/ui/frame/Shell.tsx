@@ -6,7 +6,7 @@ import { theme } from '../theme/theme';
 import { FindDialog } from './FindDialog';
 import { KeysDialog } from './KeysDialog';
 import { NewJobDialog } from './NewJobDialog';
-import { useKeys } from './useKeys';
+import { useKeys, usePageKeys } from './useKeys';
 import { useWho } from './useWho';
 
 type Opened = 'find' | 'new' | 'keys' | null;
@@ -30,6 +30,7 @@ export function useShell(): ShellValue {
 export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
   const [opened, open] = useState<Opened>(null);
   const [who, setWho] = useWho(shop.people);
+  usePageKeys();
   useKeys({ '/': () => open('find'), n: () => open('new'), '?': () => open('keys') });
   useEffect(() => {
     // From here on keys and taps are heard; what drives the page from outside waits for it.

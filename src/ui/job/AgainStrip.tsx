@@ -1,17 +1,21 @@
 'use client';
 import { useState } from 'react';
 import Link from 'next/link';
+import History from '@mui/icons-material/History';
+import Redo from '@mui/icons-material/Redo';
 import Undo from '@mui/icons-material/Undo';
 import { setupValue } from '@/core/route';
 import { Panel } from '../frame/Panel';
 import { whenText } from '../fields/dates';
 import { bench as w, frame } from '../words';
 import { useJob } from './JobProvider';
+import { Still } from './Still';
+import type { Undoing } from './useUndo';
 import { stepOf } from './steps';
 import { useStage } from './useStage';
 
 /** One quiet line: what has to be done again and why; at its end the last entry and its undo. */
-export function AgainStrip() {
+export function AgainStrip({ undoing }: { undoing: Undoing }) {
   const { derived } = useJob();
   const { href } = useStage();
   const { stale, steps } = derived.plan;
@@ -23,19 +27,23 @@ export function AgainStrip() {
       ) : (
         <>
           <b className="nowrap">{frame.again(stale.length)}</b>
-          {stale.slice(0, 3).map(({ key }) => {
+          {stale.slice(0, 2).map(({ key }) => {
             const step = stepOf(key, steps);
             const name = setupValue(key).short;
-            return step ? (
-              <Link
-                key={key}
-                scroll={false}
-                href={href(step.template.stage, { step: step.id, value: key })}
-              >
-                {name}
-              </Link>
-            ) : (
-              <b key={key}>{name}</b>
+            return (
+              <span key={key} className="again-item">
+                {step ? (
+                  <Link
+                    scroll={false}
+                    href={href(step.template.stage, { step: step.id, value: key })}
+                  >
+                    {name}
+                  </Link>
+                ) : (
+                  <b>{name}</b>
+                )}
+                <Still of={key} />
+              </span>
             );
           })}
           <span className="why">{stale[0]!.sentence}</span>
@@ -45,7 +53,7 @@ export function AgainStrip() {
           {asking && <Chains onClose={() => setAsking(false)} />}
         </>
       )}
-      <LastEntry />
+      <LastEntry undoing={undoing} />
     </footer>
   );
 }
@@ -85,6 +93,7 @@ function Chains({ onClose }: { onClose: () => void }) {
                     {w.taken(whenText(cause.at, snapshot.shop.timeZone, snapshot.today), cause.who)}
                   </span>
                 </span>
+                <Still of={key} />
               </li>
             );
           })}
@@ -94,8 +103,8 @@ function Chains({ onClose }: { onClose: () => void }) {
   );
 }
 
-function LastEntry() {
-  const { snapshot, send, sending, trouble } = useJob();
+function LastEntry({ undoing }: { undoing: Undoing }) {
+  const { snapshot, sending, trouble } = useJob();
   const last = snapshot.events.find((event) => event.canUndo);
   if (sending) return <span className="end soft">{frame.saving}</span>;
   if (trouble) {
@@ -105,14 +114,31 @@ function LastEntry() {
       </span>
     );
   }
-  if (!last) return null;
   return (
     <span className="end last-entry">
-      <span className="soft last-text">
-        {frame.last} {last.summary}
-      </span>
-      <button type="button" className="plain-button" onClick={() => void send({ name: 'undo' })}>
-        <Undo fontSize="small" /> {frame.undo} <span className="key">z</span>
+      {last && (
+        <>
+          <span className="soft last-text">
+            {frame.last} {last.summary}
+          </span>
+          <button type="button" className="plain-button" onClick={undoing.undo}>
+            <Undo fontSize="small" /> {frame.undo} <span className="key">z</span>
+          </button>
+        </>
+      )}
+      {undoing.canRedo && (
+        <button type="button" className="plain-button" onClick={undoing.redo}>
+          <Redo fontSize="small" /> {frame.redo}
+        </button>
+      )}
+      <button
+        type="button"
+        className="plain-button"
+        aria-label={frame.history}
+        title={frame.history}
+        onClick={undoing.showHistory}
+      >
+        <History fontSize="small" />
       </button>
     </span>
   );

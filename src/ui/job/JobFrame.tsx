@@ -17,16 +17,20 @@ import { useJob } from './JobProvider';
 import { rememberPlace } from './remember';
 import { StageRail } from './StageRail';
 import { useStage } from './useStage';
+import { useUndo } from './useUndo';
 
 /** The frame of a job: who and what on top, stage rail, bow map, the work, what is to do again. */
 export function JobFrame({ children }: { children: ReactNode }) {
   const { go, stage } = useStage();
-  const { snapshot, send } = useJob();
+  const { snapshot } = useJob();
+  const undoing = useUndo();
   const jobId = snapshot.job.id;
   const query = useSearchParams().toString();
   useKeys({
-    ...Object.fromEntries(STAGES.map(({ id }, i) => [String(i + 1), () => go(id)])),
-    z: () => void send({ name: 'undo' }),
+    ...Object.fromEntries(STAGES.map(({ id }, i) => [`g ${i + 1}`, () => go(id)])),
+    z: undoing.undo,
+    Z: undoing.redo,
+    h: undoing.showHistory,
     m: () => document.querySelector<HTMLElement>('[data-measure]')?.focus(),
   });
   useEffect(() => {
@@ -39,7 +43,8 @@ export function JobFrame({ children }: { children: ReactNode }) {
       <StageRail />
       <BowMap />
       {children}
-      <AgainStrip />
+      <AgainStrip undoing={undoing} />
+      {undoing.open}
       <ConflictPanel />
     </div>
   );

@@ -18,6 +18,7 @@ import {
   type JobSnapshot,
   type StageState,
 } from '@/core/job';
+import { STAGES } from '@/core/route';
 import { useShell } from '../frame/Shell';
 import { post } from './post';
 
@@ -49,6 +50,20 @@ export function useJob(): JobValue {
   return value;
 }
 
+/** The stage in the address: an entry belongs to where it was made. */
+const stageShown = () =>
+  STAGES.find(({ id }) => window.location.pathname.endsWith(`/${id}`))?.id ?? null;
+
+/** The same entry twice within this is a double tap. */
+const DOUBLE_TAP_MS = 400;
+const OFTEN: readonly Command['name'][] = ['undo', 'redo'];
+
+interface Sent {
+  readonly text: string;
+  readonly at: number;
+  readonly result: Promise<Trouble | null>;
+}
+
 /** Holds the job as last saved; everything on the screens is computed from it by the core. */
 export function JobProvider({ initial, children }: { initial: JobSnapshot; children: ReactNode }) {
   const { who } = useShell();
@@ -68,7 +83,13 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
 
   const sendNow = useCallback(
     async (command: Command): Promise<Trouble | null> => {
-      const body = { version: newest.current.job.version, who, command };
+      const stage = stageShown();
+      const body = {
+        version: newest.current.job.version,
+        who,
+        ...(stage ? { stage } : {}),
+        command,
+      };
       const answer = await post<JobSnapshot>(`/api/v1/jobs/${jobId}/commands`, body);
       if (answer.ok) {
         take(answer.body);
@@ -84,11 +105,18 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
     [jobId, take, who],
   );
 
+  const before = useRef<Sent | null>(null);
   const send = useCallback(
     (command: Command) => {
+      // A double tap is one entry; undo and redo are meant as often as they are pressed.
+      const text = JSON.stringify(command);
+      const twice =
+        before.current?.text === text && performance.now() - before.current.at < DOUBLE_TAP_MS;
+      if (twice && !OFTEN.includes(command.name)) return before.current!.result;
       setPending((n) => n + 1);
       const result = queue.current.then(() => sendNow(command));
       queue.current = result.finally(() => setPending((n) => n - 1));
+      before.current = { text, at: performance.now(), result };
       return result;
     },
     [sendNow],

@@ -11,6 +11,14 @@ export const bench = {
   tool: 'Tool',
   thisVisit: 'This visit',
   route: 'The way from here',
+  progress: (done: number, all: number) => `${done} of ${all} steps done`,
+  newString: 'A new string or cable is on',
+  newStringAsk: 'Was a new string or cable put on?',
+  newStringText:
+    'Draw length, weight, timing, brace height, nock, loop, peep and what rests on them are then to be done again; twists are counted from 0.',
+  newStringDo: 'Yes, it is on',
+  notSo: 'No',
+  dries: (hours: string) => `then ${hours} to dry`,
   routeSum: (visits: number, minutes: number) =>
     `${visits} ${visits === 1 ? 'visit' : 'visits'}, about ${minutes} minutes`,
   pressOnce: (n: number) => `${n} steps in one go: have everything ready before the bow goes in`,

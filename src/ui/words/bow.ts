@@ -69,6 +69,15 @@ export const bow = {
   upperThenLower: 'upper, then lower',
   thenWeigh: 'weigh again',
   planDone: 'On target. Nothing to turn.',
+  before: 'before the bow was changed: does not count',
+  doubt: {
+    gain: (said: readonly string[]) =>
+      `Turned out and heavier: ${said.join(' and ')}. One of them was read or noted wrong, or a bolt was turned the other way. Weigh both again, or leave one out below.`,
+    apart: (said: readonly string[]) =>
+      `These weighings contradict each other: ${said.join(', ')}. Weigh again where the bolts stand now, and leave out what was wrong.`,
+    bow: (said: readonly string[]) =>
+      `${said.join(', ')} is not what this bow weighs by its figures. Look at the unit, at the scale's hook, and whether it is this bow; leave it out if it was wrong.`,
+  },
   planEnd: 'As far as this bow goes.',
   predicted: (weight: string, sigma: string) => `expected ${weight} ± ${sigma}`,
   notReached: (limit: string) =>
@@ -96,6 +105,9 @@ export const bow = {
   readFile: 'Read a logged curve',
   stopLog: 'Stop and forget it',
   keepCurve: 'Keep this curve',
+  curveAsk: 'Is this a curve of this bow?',
+  curveNot: 'Do not keep it',
+  curveKeep: 'It is right, keep it',
   logAgain: 'Draw it again',
   dropLog: 'Forget it',
   logged: (device: string, points: number, leftOut: number) =>

@@ -17,6 +17,7 @@ export const calendarWords = {
   lateBy: (day: string) => `ready ${day}`,
   promised: (day: string) => `promised ${day}`,
   remedies: {
+    letGo: (when: string) => `let go of the visit put on ${when}`,
     appointment: (when: string) => `ask them to come ${when}`,
     overtime: (person: string, days: readonly string[]) =>
       `${person} stays an hour longer on ${days.join(' and ')}`,
@@ -45,6 +46,14 @@ export const calendarWords = {
   fixed: 'put here',
   all: 'Visits of this day',
   noVisits: 'Nothing planned for this day.',
+  earlier: 'Earlier days',
+  later: 'Later days',
+  putTitle: 'Put by hand',
+  agreedTitle: 'An appointment was agreed',
+  agreed: (name: string, when: string) =>
+    `${name} is to come ${when}. There the archer is needed too and was not asked: call them first.`,
+  agreedMove: 'They agreed, put it there',
+  agreedLeave: 'Leave it',
   appointments: 'Appointments as a calendar file',
   closed: (name: string) => `Closed: ${name}`,
   people: 'Who',

@@ -26,11 +26,13 @@ export const drawOff = {
   sure: {
     clear: (name: string, percent: number) => `${name}, clearly: ${percent} % sure.`,
     leaning: (name: string, percent: number) => `Leaning to ${name}: ${percent} % sure.`,
-    open: (name: string, percent: number) =>
-      `Still open. ${name} is ahead, at ${percent} %: draw another pair.`,
   },
+  open: (pairLeft: boolean) =>
+    pairLeft
+      ? 'Still open, nobody is ahead: draw another pair.'
+      : 'Still open, nobody is ahead: draw the best two once more, or let fit and price decide.',
   liked: (liked: number, of: number) => `liked ${liked} of ${of}`,
-  open: (pairs: number, aspects: number) =>
+  left: (pairs: number, aspects: number) =>
     pairs === 0
       ? 'Every pair was drawn.'
       : `${pairs} ${pairs === 1 ? 'pair is' : 'pairs are'} not drawn against each other yet; ${aspects} short questions each.`,

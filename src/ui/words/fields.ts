@@ -5,5 +5,6 @@ export const fields = {
   sign: 'Plus or minus',
   takeIt: 'Take',
   inTolerance: 'in',
-  out: (wanted: string) => `out: wanted ${wanted}`,
+  adds: (what: string) => `${what} are added`,
+  out: (todo: string) => `out: ${todo}`,
 } as const;

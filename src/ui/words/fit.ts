@@ -84,7 +84,18 @@ export const fit = {
   oldHeavy: (old: string, start: string) =>
     `The old bow pulls ${old}; today’s trials would start at ${start}. Talk about it before the new one is set as heavy.`,
   sure: (length: string, side: 'short' | 'long', who: 'adult' | 'child') =>
-    `That would be a draw length of ${length}, very ${side} for ${who === 'adult' ? 'an adult' : 'a child'}. Sure? Take it again to keep it.`,
+    `That would be a draw length of ${length}, very ${side} for ${who === 'adult' ? 'an adult' : 'a child'}. Look at the tape once more.`,
+  sureTitle: 'Is that what the tape says?',
+  isRight: 'It is right, take it',
+  measureAgain: 'Measure again',
+  notTaken: 'Not taken; the number still stands here.',
+  retakeTitle: (method: string) => `${method}, read again`,
+  retake: (before: readonly string[], now: string, off: string) =>
+    `Before: ${before.join(', ')}. Now: ${now}. As a draw length that is ${off} apart, more than this method scatters: one of them was read or noted wrong.`,
+  bothCount: 'Both count',
+  firstWrong: 'The first was wrong',
+  thisWrong: 'This one is wrong',
+  older: 'older, the newest counts',
   shopModules: 'What the bows in the shop would be set to',
   shopModulesMore: (n: number) => `and ${n} more`,
   wouldTake: 'nearest',
@@ -114,6 +125,10 @@ export const fit = {
   disagree: 'the methods disagree',
   disagreeText: (method: string) =>
     `The readings are further apart than their own spread explains. ${method} stands furthest out: measure it again, then look at the archer at full draw.`,
+  apartText: (method: string) =>
+    `${method} contradicts itself: its own readings lie further apart than it scatters. Settle that first: leave one out, or read it once more.`,
+  disagreeNobody:
+    'The two methods disagree, and two cannot tell which of them is wrong. Measure both again, or a third way; then look at the archer at full draw.',
   emptyRuler: 'The first reading draws its estimate here, with how far it may be off.',
   readings: 'Readings',
   measure: (method: string) => `Measure ${method.toLowerCase()}`,

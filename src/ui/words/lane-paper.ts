@@ -14,7 +14,8 @@ export const paperWords = {
     unsure: 'One more like this',
     goodEnough: 'Good enough',
     tear: 'One move, then shoot again',
-    unanswered: 'Stop: three moves without an answer',
+    unanswered: 'Stop: this bow does not answer the moves',
+    tooLarge: 'Stop: no setting alone makes such a tear',
     wild: 'Stop: the tears differ too much',
     spent: 'Stop: nothing left to move helps',
   },
@@ -25,16 +26,10 @@ export const paperWords = {
       `The true tear is under 4 mm with ${Math.round(chance * 100)} % to show for it.`,
     unanswered:
       'The tear did not follow the moves. Another cause holds it: look for these in this order, and leave rest and cams alone meanwhile.',
+    tooLarge:
+      'Rest, nock and cams moved as far as they go would not make up for it. Something touches, or an arrow, a cam or the hand is at fault: look for these in order, then shoot again.',
     wild: 'At one setting the tears lie far apart. No move can be read from them: begin with the hand.',
     spent: 'What can be moved has been moved as far as it should. Look for these in this order.',
-  },
-  meaning: (rightMm: number, upMm: number): string => {
-    if (Math.hypot(rightMm, upMm) < 0.5) return 'The nock follows the point.';
-    const parts = [
-      Math.abs(rightMm) < 0.5 ? '' : `its tail to the ${side(rightMm > 0)}`,
-      Math.abs(upMm) < 0.5 ? '' : `its tail ${upMm > 0 ? 'high' : 'low'}`,
-    ].filter(Boolean);
-    return `The arrow goes through with ${parts.join(' and ')}.`;
   },
   /** One adjustment in its own unit and direction; left-handed bows have their riser on the other side. */
   advice: (
@@ -77,6 +72,15 @@ export const paperWords = {
   expected: (words: string, sigma: string) => `Then likely: ${words}, ± ${sigma} mm`,
   expectedShort: 'broken: likely after the move',
   done: 'It is moved',
+  leaves: (name: string, to: string, low: string, high: string) =>
+    `This brings “${name}” to ${to}, out of the ${low} to ${high} it is wanted in. Look for another cause first, or move something else.`,
+  opposite: {
+    paper: 'paper',
+    bare: 'the bare shafts',
+    line: 'the walk-back line',
+  },
+  contradicts: (prevails: string, against: readonly string[]) =>
+    `${against.join(' and ').replace(/^./, (c) => c.toUpperCase())} ${against.length > 1 ? 'ask' : 'asks'} for the opposite move of the rest. What counts: ${prevails}. Paper comes first, then bare shafts near, then the line far out.`,
   otherAmount: 'By another amount',
   otherLabel: (unit: string) => `Amount, ${unit}; − the other way`,
   unit: { mm: 'mm', step: 'steps' },
@@ -96,10 +100,26 @@ export const paperWords = {
     right: 'Bare shafts right (+) or left (−)',
     up: 'Bare shafts high (+) or low (−)',
     take: 'Note the pair',
-    stands: (words: string) => `It stands for a paper tear of: ${words}`,
+    stands: (words: string) => `Counted at 18 m as ${words}.`,
+    size: (rightMm: number, upMm: number) =>
+      [
+        `${Math.abs(rightMm).toFixed(1)} cm ${rightMm < 0 ? 'left' : 'right'}`,
+        `${Math.abs(upMm).toFixed(1)} cm ${upMm < 0 ? 'low' : 'high'}`,
+      ].join(', '),
     weak: 'That little can be the archer’s placing alone.',
-    rule: 'Shop rule: a centimetre at 18 m for each millimetre of tear. A bare shaft goes on the way it leaves: nock left, bare shaft right.',
-    counted: 'It counts beside the papers, with less weight.',
+    rule: 'Shop rule: a centimetre at 18 m counts as a millimetre of tear.',
+    counted:
+      'Which way the rest has to go is not the same on every bow, and schools contradict each other: a first small move asks this bow, and only what it answered is gone by. Paper prevails near.',
+    states: {
+      together: 'They hit together: nothing to move.',
+      shoot: 'The rest was moved: shoot the pair again.',
+      experiment: (words: string) =>
+        `${words}, only to see which way this bow answers; then shoot the pair again.`,
+      adjust: (words: string, per: string, sigma: string) =>
+        `${words}. A millimetre at the rest moved them by ${per} ± ${sigma} cm at 18 m here.`,
+      silent:
+        'Three moves of the rest, and nothing that could be told from placing. Leave the rest to the paper; look at grip and spine.',
+    },
     watch: 'Bare shafts are unsteady: stay near, a large backstop, no broadheads.',
   },
   walk: {
@@ -108,13 +128,17 @@ export const paperWords = {
     right: 'Right (+) or left (−)',
     add: 'Add hit',
     take: 'Note the line',
-    straight: 'Straight down the line: centre shot is right.',
+    straight: (low: string, high: string) =>
+      `Straight enough: the drift lies between ${low} and ${high} mm a metre, and under 1 does not matter.`,
+    small: 'The drift is told, and less than the rest’s smallest step makes up for.',
+    notTold: (low: string, high: string, more: number | null) =>
+      `Cannot be told: the drift may be ${low} to ${high} mm a metre. ${more === null ? 'The hits scatter too much for this.' : `Shoot about ${more} more ${more === 1 ? 'arrow' : 'arrows'} from these distances.`}`,
     drift: (words: string) => `Drifts ${words}`,
     rest: (words: string) => words,
     bends:
       'The hits bow away from a straight line: that is not the rest. Look at grip, wind and the sight’s levels.',
     because:
-      'A straight drift is an arrow that leaves beside the line of sight: the rest goes against it by drift times the length from nock to rest. A drift no more than scatter moves nothing.',
+      'A straight drift is an arrow that leaves beside the line of sight: the rest goes against it by drift times the length from nock to rest. It is called straight only where the whole interval lies within a millimetre a metre.',
     again: 'Something was moved since the last line was shot: shoot it again.',
     remove: 'Take away',
   },

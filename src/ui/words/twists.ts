@@ -19,6 +19,7 @@ export const twists = {
   timing: 'Cam timing',
   notSeen: 'Not seen on the draw board yet: draw slowly and watch which stop touches first.',
   lookAgain: 'Twisted since: look at the stops again',
+  readAgain: 'Twisted since: read the draw board again',
   timingDo: (leads: 'top' | 'bottom' | 'neither', cable: string, more: number, shop: ShopUnits) =>
     leads === 'neither'
       ? 'The cams run together'

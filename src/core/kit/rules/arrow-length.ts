@@ -1,5 +1,5 @@
-import { PIVOT_TO_STANDARD_MM } from '../../bow';
 import { write } from '../../units';
+import { safeLengthMm } from '../safe-length';
 import { cannotTell, doesNotFit, fits, itemOf, type KitRule } from '../types';
 
 export const arrowLength: KitRule = {
@@ -7,11 +7,11 @@ export const arrowLength: KitRule = {
   name: 'Arrow is long enough for the draw',
   slots: ['arrows'],
   hard: true,
-  check({ kit, drawLengthMm, lines, shop }) {
+  check({ kit, drawLengthMm, restAheadMm, lines, shop }) {
     const arrows = itemOf(kit, 'arrows');
     if (!arrows) return cannotTell('the length of the archer’s own arrows; measure one');
-    if (drawLengthMm === null) return cannotTell('no draw length yet');
-    const shortest = drawLengthMm - PIVOT_TO_STANDARD_MM + lines.overhangMm;
+    const shortest = safeLengthMm({ drawLengthMm, restAheadMm, overhangMm: lines.overhangMm });
+    if (shortest === null) return cannotTell('no draw length yet');
     return arrows.attrs.shaftLengthMm >= shortest
       ? fits
       : doesNotFit(

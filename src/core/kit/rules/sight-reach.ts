@@ -1,4 +1,5 @@
-import { FIRST_PIN_M, sightReach } from '../reach';
+import { USUAL_FIRST_M } from '../../flight';
+import { sightReach } from '../reach';
 import { cannotTell, doesNotFit, fits, itemOf, type KitRule } from '../types';
 
 export const sightReachRule: KitRule = {
@@ -13,7 +14,7 @@ export const sightReachRule: KitRule = {
     if (furthestM === null) return cannotTell('how far the archer shoots');
     if (!bow || drawLengthMm === null || peakN === null)
       return cannotTell('no bow, draw length or weight yet');
-    if (furthestM <= FIRST_PIN_M) return fits;
+    if (furthestM <= USUAL_FIRST_M) return fits;
     const reach = sightReach({ bow, drawLengthMm, peakN, sight, arrows, furthestM });
     if (!reach) return cannotTell('the speed of this arrow from this bow');
     if (reach.travels && reach.clears) return fits;
@@ -21,7 +22,7 @@ export const sightReachRule: KitRule = {
     return doesNotFit(
       reach.travels
         ? `its housing comes into the arrow’s way: clear ${far}`
-        : `${Math.round(furthestM)} m wants ${reach.neededMm.toFixed(0)} mm of travel from ${FIRST_PIN_M} m, it has ${sight.attrs.travelMm} mm: ${far}`,
+        : `${Math.round(furthestM)} m wants ${reach.neededMm.toFixed(0)} mm of travel from ${USUAL_FIRST_M} m, it has ${sight.attrs.travelMm} mm: ${far}`,
     );
   },
 };

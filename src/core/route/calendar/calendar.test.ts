@@ -152,6 +152,27 @@ describe('a plan of the bench', () => {
     expect(latenessBound(input)).toBeLessThanOrEqual(best + 1e-6);
   });
 
+  test.each([31, 32, 33, 34, 35, 36])(
+    'seed %i: the bound is never above the plan, also with visits put somewhere and some without a place',
+    (seed) => {
+      const shop = aShop(seed, 8, 4, 1);
+      const random = seeded(seed);
+      const shift = shop.people[0]!.shifts[0]!;
+      const jobs = shop.jobs.map((job, j) => ({
+        ...job,
+        visits: job.visits.map((visit, i) => {
+          const pinned = random() < 0.3 ? shift.from + Math.floor(random() * 30) * 30 : null;
+          // Some are longer than anybody works in one go.
+          const tooLong = (j + i + seed) % 11 === 0;
+          return { ...visit, pinnedAt: pinned, minutes: tooLong ? 2000 : visit.minutes };
+        }),
+      }));
+      const found = plan({ ...shop, jobs });
+      expect(found.unplaced.length).toBeGreaterThan(0);
+      expect(found.bound).toBeLessThanOrEqual(found.lateness + 1e-6);
+    },
+  );
+
   test('never later than earliest due first, and the same for the same seed', () => {
     for (const seed of [21, 22, 23]) {
       const input = aShop(seed, 12, 5, 3);
@@ -291,6 +312,19 @@ describe('late, and what to do about it', () => {
     );
     expect(first).toEqual({ kind: 'overtime', person: 'T. Okoro', days: [0] });
     expect(last).toEqual({ kind: 'promise', day: 1 });
+  });
+  test('a visit put too late by hand is let go', () => {
+    const put = job('a', [visit('vice', 60, { pinnedAt: 2 * DAY + 600 })], { due: DAY + 1080 });
+    expect(remedies(shop([put]))[0]).toEqual({
+      kind: 'letGo',
+      visitId: put.visits[0]!.id,
+      was: 2 * DAY + 600,
+    });
+  });
+  test('what has to dry holds the next visit up', () => {
+    const glued = job('a', [visit('counter', 15, { restAfter: 240 }), visit('counter', 15)]);
+    const { visits } = plan(shop([glued]));
+    expect(visits[1]!.from - visits[0]!.to).toBeGreaterThanOrEqual(240);
   });
   test('a part by express, and another appointment', () => {
     const late = job('a', [visit('vice', 60, { release: 4 * DAY + 540 })], { due: 2 * DAY + 1080 });

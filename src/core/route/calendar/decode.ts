@@ -108,6 +108,7 @@ export function decode(ground: Ground, turns: readonly number[], keep = true): D
   const people = ground.people.map(copyOf);
   const next = jobs.map(() => 0);
   const ends = jobs.map(() => ground.start);
+  const rests = jobs.map(() => 0);
   const lastPerson = jobs.map(() => -1);
   const visits: PlacedVisit[] = [];
   const unplaced: Unplaced[] = [...ground.refused];
@@ -117,7 +118,7 @@ export function decode(ground: Ground, turns: readonly number[], keep = true): D
     const at = next[j]!++;
     const visit = job.visits[at]!;
     const length = plannedMinutes(visit.minutes);
-    const ready = Math.max(ends[j]!, roundUp(visit.release));
+    const ready = Math.max(ends[j]! + rests[j]!, roundUp(visit.release));
     const stands = ground.pins[j]![at]!;
     const put =
       stands === null || typeof stands === 'string'
@@ -133,6 +134,7 @@ export function decode(ground: Ground, turns: readonly number[], keep = true): D
       unplaced.push({ jobId: job.id, visitId: visit.id, why: 'tooEarly' });
     }
     lastPerson[j] = put.person;
+    rests[j] = roundUp(visit.restAfter ?? 0);
     ends[j] = Math.max(ends[j]!, put.to);
     if (!keep) continue;
     const { appointment } = job;

@@ -8,6 +8,8 @@ const LOOKS = 150;
 
 /** A way to have a late job in time, cheapest kind first (shop rule, by what it costs the shop). */
 export type Remedy =
+  /** Let go of a visit somebody put somewhere: the plan puts it where it serves. */
+  | { readonly kind: 'letGo'; readonly visitId: string; readonly was: number }
   /** Ask the archer to come on another day or hour. */
   | { readonly kind: 'appointment'; readonly from: number; readonly was: number }
   /** Stay longer on these days, an hour each. */
@@ -18,6 +20,7 @@ export type Remedy =
   | { readonly kind: 'promise'; readonly day: number };
 
 export const REMEDY_COST: Record<Remedy['kind'], number> = {
+  letGo: 0,
   appointment: 1,
   overtime: 2,
   express: 3,
@@ -46,6 +49,14 @@ export function remediesFor(
     return !still && then.lateness <= others + 1 ? then : null;
   };
   const remedies: Remedy[] = [];
+  for (const visit of job.visits) {
+    if (visit.pinnedAt === null) continue;
+    const free = job.visits.map((other) =>
+      other.id === visit.id ? { ...other, pinnedAt: null } : other,
+    );
+    if (helps(withJob(input, { ...job, visits: free })))
+      remedies.push({ kind: 'letGo', visitId: visit.id, was: visit.pinnedAt });
+  }
   const { appointment } = job;
   if (appointment) {
     const then = helps(withJob(input, { ...job, appointment: null }));

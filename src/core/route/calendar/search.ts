@@ -1,6 +1,6 @@
 import { latenessBound } from './bound';
 import { decode, groundOf, type Decoded, type Ground } from './decode';
-import type { CalendarInput, CalendarPlan } from './types';
+import type { CalendarInput, CalendarPlan, Unplaced } from './types';
 
 /** Weighs a visit that found no place, so that a plan with it always wins. */
 const UNPLACED_COST = 1e7;
@@ -55,7 +55,8 @@ export class CalendarSearch {
   }
 
   private get proven(): boolean {
-    return this.lateOf(decode(this.ground, this.best.turns, false)) <= this.bound + 1e-6;
+    const decoded = decode(this.ground, this.best.turns, false);
+    return decoded.unplaced.length === 0 && this.lateOf(decoded) <= this.bound + 1e-6;
   }
 
   /** Goes on for so many looks, or until there is nothing more to find. */
@@ -125,6 +126,18 @@ export class CalendarSearch {
     );
   }
 
+  /**
+   * A plan that leaves a visit out, or has one before the work it needs, is held against what the
+   * other jobs cannot do without: else the bound would count work this plan does not do.
+   */
+  private boundWithout(unplaced: readonly Unplaced[]): number {
+    const out = new Set(unplaced.map(({ jobId }) => jobId));
+    return latenessBound({
+      ...this.input,
+      jobs: this.input.jobs.filter(({ id }) => !out.has(id)),
+    });
+  }
+
   /** The best plan so far. */
   plan(): CalendarPlan {
     return this.planOf(this.best.turns);
@@ -150,7 +163,7 @@ export class CalendarSearch {
         })
         .sort((a, b) => b.minutes - a.minutes),
       lateness: this.lateOf(decoded),
-      bound: this.bound,
+      bound: unplaced.length === 0 ? this.bound : this.boundWithout(unplaced),
       pressVisits: visits.filter(({ station }) => station === 'press').length,
     };
   }

@@ -15,6 +15,8 @@ export interface CalendarVisit {
   readonly steps: number;
   /** Not before this: parts arrive. */
   readonly release: ShopMinute;
+  /** The job rests so long after it before its next visit: glue dries. */
+  readonly restAfter?: number;
   /** Where somebody put it; the plan is made around it. */
   readonly pinnedAt: ShopMinute | null;
 }

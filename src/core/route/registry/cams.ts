@@ -1,6 +1,7 @@
 import type { SetupKey, SetupValue } from '../types';
 
 const LEAN_MOVES: readonly SetupKey[] = [
+  'newString',
   'stringTwists',
   'cableTwists',
   'limbTurnsUpper',
@@ -22,6 +23,7 @@ const lean = (
   max: 60,
   bareUnit: 'mm',
   dependsOn: [fix, ...LEAN_MOVES],
+  over: { cableGuard: 2 },
   stage: 'bench',
   part: which === 'upper' ? 'camTop' : 'camBottom',
   how: `At full draw, an arrow laid flat against the ${which} cam: how far its end stands beside the string, + to the archer’s right`,
@@ -58,7 +60,7 @@ export const CAMS: readonly SetupValue[] = [
     short: 'dampeners',
     kind: 'check',
     tolerance: 0,
-    dependsOn: [],
+    dependsOn: ['part:dampeners', 'newString'],
     stage: 'bench',
     part: 'string',
     how: 'The same distance from both axles, tight on the string or limb',
@@ -74,7 +76,8 @@ export const CAMS: readonly SetupValue[] = [
     min: 0,
     max: 20,
     bareUnit: 'mm',
-    dependsOn: ['braceHeight', 'stringTwists', 'limbTurnsUpper', 'limbTurnsLower'],
+    dependsOn: ['braceHeight', 'part:stringStop'],
+    over: { braceHeight: 1 },
     stage: 'bench',
     part: 'string',
     how: 'Gap between the stop’s rubber and the string, bow at rest',

@@ -1,3 +1,5 @@
+import { ARRIVAL_STEPS } from './arrival';
+import { ARROW_STEPS } from './arrows';
 import { MOUNT } from './mount';
 import { PREPARE } from './prepare';
 import { PRESS_AND_BOARD } from './press-and-board';
@@ -11,7 +13,9 @@ export * from './types';
 
 /** Every step a job can have, in the order it is usually met. */
 export const STEP_TEMPLATES: readonly StepTemplate[] = [
+  ...ARRIVAL_STEPS,
   ...SET_THE_BOW,
+  ...ARROW_STEPS,
   ...PREPARE,
   ...MOUNT,
   ...PRESS_AND_BOARD,

@@ -107,7 +107,7 @@ export const PRESS_AND_BOARD: readonly StepTemplate[] = [
     id: 'board',
     title: 'Draw length, timing and lean on the draw board',
     say: fixed(
-      'Draw slowly to the wall. Read nock groove to plunger hole plus 1 3/4 in, and which cam touches first. Then an arrow laid flat against each cam: how far its end stands beside the string.',
+      'Draw slowly to the wall. Read nock groove to plunger hole, as it is, and which cam touches first. Then an arrow laid flat against each cam: how far its end stands beside the string.',
     ),
     stage: 'bench',
     station: 'drawBoard',
@@ -160,7 +160,7 @@ export const PRESS_AND_BOARD: readonly StepTemplate[] = [
     tool: 'bow scale',
     minutes: 2,
     reads: ['holdingWeight'],
-    needs: ['board'],
+    needs: ['board', 'timeCams'],
     applies: always,
   },
   {
@@ -175,7 +175,7 @@ export const PRESS_AND_BOARD: readonly StepTemplate[] = [
     tool: 'draw board, rule',
     minutes: 3,
     reads: ['peepTrueHeight', 'peepToPin'],
-    needs: ['board', 'peepIn', 'sight'],
+    needs: ['board', 'timeCams', 'straightenCams', 'peepIn', 'sight'],
     applies: always,
   },
   {

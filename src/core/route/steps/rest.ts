@@ -101,4 +101,38 @@ export const REST_STEPS: readonly StepTemplate[] = [
       'Keep the flame off string and cables. A cord cut before paper is done is cut too early.',
     ],
   },
+  {
+    id: 'leadCord',
+    title: 'Lead the cord through the riser',
+    say: fixed(
+      'Through the riser’s own way before it is tied: no kink, nothing rubs, the cord runs free when it is pulled.',
+    ),
+    stage: 'bench',
+    station: 'vice',
+    archer: false,
+    tool: 'hook or thin wire',
+    minutes: 3,
+    reads: ['cordLed'],
+    needs: ['rest'],
+    applies: (context) =>
+      context.bow?.cordWay === true &&
+      drive(context) !== undefined &&
+      drive(context) !== 'containment',
+  },
+  {
+    id: 'launcherWay',
+    title: 'Launcher just off shelf and riser',
+    say: fixed(
+      'Move the launcher by hand from lying to standing: just off shelf and riser all the way. Where it touches it clicks at the shot, and a finger on the shelf is hit.',
+    ),
+    stage: 'bench',
+    station: 'vice',
+    archer: false,
+    tool: 'fingers, hex key',
+    minutes: 2,
+    reads: ['launcherClear'],
+    needs: ['rest', 'centreShot', 'launcher'],
+    applies: (context) => drive(context) !== undefined && drive(context) !== 'containment',
+    watch: ['Fingers off the shelf when the bow is shot: the launcher comes down fast.'],
+  },
 ];

@@ -1,5 +1,5 @@
 import { FASTEN } from './fasten';
-import { fixed, DRAW_SAFELY } from './shared';
+import { DRAW_SAFELY } from './shared';
 import type { StepTemplate } from './types';
 
 /** Module and limb bolts. */
@@ -18,16 +18,15 @@ export const SET_THE_BOW: readonly StepTemplate[] = [
     fasten: FASTEN.module,
     minutes: 6,
     reads: ['moduleTop', 'moduleBottom'],
-    needs: [],
+    needs: ['asItCame'],
     applies: ({ bow }) => (bow?.modules.length ?? 0) > 0,
     watch: ['A module moved on one cam only throws the timing out and can derail the string.'],
   },
   {
     id: 'limbBolts',
     title: 'Turn the limb bolts and weigh',
-    say: fixed(
-      'The same turns on both bolts, two at most before changing over. Weigh, and go on from what the scale says.',
-    ),
+    say: ({ bow }) =>
+      `${bow?.limbLocks ? 'Loosen the lock screws of both pockets first. ' : ''}The same turns on both bolts, two at most before changing over. Weigh, and go on from what the scale says.`,
     stage: 'bow',
     station: 'vice',
     archer: false,
@@ -35,7 +34,7 @@ export const SET_THE_BOW: readonly StepTemplate[] = [
     fasten: FASTEN.limbBolt,
     minutes: 12,
     reads: ['limbTurnsUpper', 'limbTurnsLower', 'peakWeight'],
-    needs: ['modules'],
+    needs: ['asItCame', 'modules'],
     applies: ({ bow }) => bow !== null,
     watch: [
       'Never past the bow’s limit of turns: the limb can leave its pocket under load.',

@@ -42,6 +42,8 @@ export interface StepTemplate {
   readonly needs: readonly string[];
   readonly applies: (context: BuildContext) => boolean;
   readonly watch?: readonly string[];
+  /** Has to stand so long before what needs it goes on: glue dries. */
+  readonly dryMinutes?: number;
   /** Its screws: which key, how tight. */
   readonly fasten?: Fasten;
   /** Parts of the kit that must lie ready. */

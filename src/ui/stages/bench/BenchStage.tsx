@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import { archerCautions } from '@/core/job';
 import { fastenText, isFinished, SCHOOLS, stationName, type JobStep } from '@/core/route';
 import { Choice } from '../../fields/Choice';
+import { useAsk } from '../../frame/useAsk';
 import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -100,6 +101,7 @@ function BenchStep({ step }: { step: JobStep }) {
           )}
         </p>
         <StepSchool step={step} />
+        {template.id === 'twists' && <NewString />}
         <StepWork step={step} asked={at('value')} onward={<Onward step={step} />} />
         <Visits current={step.id} />
       </main>
@@ -137,6 +139,38 @@ function StepSchool({ step: { template } }: { step: JobStep }) {
         }
       />
     </div>
+  );
+}
+
+/** A string or cable that was exchanged: asked once, since much hangs on it. */
+function NewString() {
+  const { send } = useJob();
+  const { ask, asking } = useAsk();
+  const put = async () => {
+    const answer = await ask({
+      title: w.newStringAsk,
+      text: <p>{w.newStringText}</p>,
+      answers: [
+        { id: 'no', name: w.notSo },
+        { id: 'yes', name: w.newStringDo },
+      ],
+    });
+    if (answer !== 'yes') return;
+    await send({
+      name: 'takeReadings',
+      readings: [
+        { key: 'newString', entered: 'done' },
+        { key: 'stringTwists', entered: '0' },
+      ],
+    });
+  };
+  return (
+    <p>
+      <Button variant="text" onClick={() => void put()}>
+        {w.newString}
+      </Button>
+      {asking}
+    </p>
   );
 }
 
@@ -184,7 +218,7 @@ function Onward({ step }: { step: JobStep }) {
 function ThisVisit({ step }: { step: JobStep }) {
   const { derived } = useJob();
   const { href } = useStage();
-  const { visits, steps } = derived.plan;
+  const { visits, steps, doneCount } = derived.plan;
   const visit = visits.find((entry) => entry.steps.includes(step.id));
   const done = steps.filter(
     (entry) =>
@@ -216,6 +250,7 @@ function ThisVisit({ step }: { step: JobStep }) {
           </li>
         ))}
       </ul>
+      <p className="small soft">{w.progress(doneCount, steps.length)}</p>
     </section>
   );
 }

@@ -1,11 +1,12 @@
 'use client';
 import { useState, type ReactNode } from 'react';
 import Button from '@mui/material/Button';
-import { readOptionsFor } from '@/core/job';
+import { addedTo, readOptionsFor } from '@/core/job';
 import {
   ripplePreview,
   setupValue,
   targetText,
+  mendText,
   readingText,
   type JobStep,
   type SetupKey,
@@ -16,7 +17,9 @@ import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
 import { HowDrawing } from '../../drawings/HowDrawing';
 import { useKeys } from '../../frame/useKeys';
-import { useJob } from '../../job/JobProvider';
+import { draftOf, keepDraft } from '../../job/draft';
+import { useJob, type Trouble } from '../../job/JobProvider';
+import { Still } from '../../job/Still';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w, fields } from '../../words';
 import { LevelCost } from '../lane/LevelCost';
@@ -146,7 +149,7 @@ function ValueEntry({
           <HowDrawing of={key} left={snapshot.archer.hand === 'left'} />
           <p className="how">{how}.</p>
         </div>
-        {target && !isCheck && kind !== 'choice' && (
+        {target && !isCheck && kind !== 'choice' && kind !== 'text' && (
           <p className="wanted">
             <span className="soft">{w.wanted}</span>{' '}
             <b className="figure">
@@ -177,6 +180,8 @@ function ValueEntry({
             </p>
           )}
         </div>
+      ) : kind === 'text' ? (
+        <WordsEntry key={key} label={name} draft={`${snapshot.job.id}.${key}`} onTake={take} />
       ) : isCheck ? (
         <div>
           <Button
@@ -198,11 +203,67 @@ function ValueEntry({
           label={name}
           draft={`${snapshot.job.id}.${key}`}
           options={readOptionsFor(key, units, snapshot.bow)!}
+          addsMm={addedTo(key)}
           onText={(text) => text !== '' && onTyping()}
           onTake={take}
         />
       )}
     </div>
+  );
+}
+
+/** A few words as they stand there, a serial number: typed, kept while it is, and taken. */
+function WordsEntry({
+  label,
+  draft,
+  onTake,
+}: {
+  label: string;
+  draft: string;
+  onTake: (entered: string) => Promise<Trouble | null>;
+}) {
+  const [text, put] = useState(() => draftOf(draft));
+  const [trouble, setTrouble] = useState('');
+  const setText = (next: string) => {
+    put(next);
+    keepDraft(draft, next);
+    setTrouble('');
+  };
+  return (
+    <form
+      className="measure"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void onTake(text).then((answer) => {
+          setTrouble(answer?.message ?? '');
+          if (!answer) setText('');
+        });
+      }}
+    >
+      <label className="field-label" htmlFor="words-entry">
+        {label}
+      </label>
+      <div className="measure-field" data-wrong={trouble ? 'yes' : 'no'}>
+        <input
+          id="words-entry"
+          value={text}
+          autoFocus
+          autoComplete="off"
+          spellCheck={false}
+          maxLength={60}
+          data-measure="words"
+          onChange={(event) => setText(event.target.value)}
+        />
+        <button type="submit" className="take">
+          {fields.takeIt}
+          <span className="key">⏎</span>
+        </button>
+      </div>
+      <div className="field-error" role={trouble ? 'alert' : undefined}>
+        {trouble}
+      </div>
+    </form>
   );
 }
 
@@ -238,7 +299,7 @@ function Before({ value: { key, reading, target, standing, stale } }: { value: V
         </span>
       ) : standing === 'out' ? (
         <span className="tag" data-kind="out">
-          <WithFractions text={fields.out(targetText(key, target!, units))} />
+          <WithFractions text={fields.out(mendText(key, reading!, target!, units))} />
         </span>
       ) : standing === 'in' ? (
         <span className="tag" data-kind="in">
@@ -249,6 +310,7 @@ function Before({ value: { key, reading, target, standing, stale } }: { value: V
         {reading!.who}, {whenText(reading!.at, snapshot.shop.timeZone, snapshot.today)}
         {stale && <> · {stale.sentence}</>}
       </span>
+      <Still of={key} />
     </div>
   );
 }

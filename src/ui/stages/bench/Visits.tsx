@@ -10,19 +10,25 @@ import { bench as w } from '../../words';
 export function Visits({ current }: { current: string | null }) {
   const { derived } = useJob();
   const { href } = useStage();
-  const { visits, steps, minutesLeft } = derived.plan;
+  const { visits, steps, minutesLeft, doneCount } = derived.plan;
   if (visits.length === 0) return null;
   const title = (id: string) => steps.find((step) => step.id === id)!;
   return (
     <section className="block visits">
       <h3>
-        {w.route} <span className="soft">{w.routeSum(visits.length, minutesLeft)}</span>
+        {w.route}{' '}
+        <span className="soft">
+          {w.progress(doneCount, steps.length)} · {w.routeSum(visits.length, minutesLeft)}
+        </span>
       </h3>
       <ol>
         {visits.map((visit, i) => (
           <li key={i} data-here={visit.steps.includes(current ?? '') ? 'yes' : 'no'}>
             <span className="visit-station">{stationName(visit.station)}</span>
-            <span className="visit-minutes figure">{visit.minutes} min</span>
+            <span className="visit-minutes figure">
+              {visit.minutes} min
+              {visit.dryMinutes > 0 && ` · ${w.dries(hoursText(visit.dryMinutes))}`}
+            </span>
             <span className="visit-steps">
               {visit.station === 'press' && visit.steps.length > 1 && (
                 <span className="tag" data-kind="plain">
@@ -53,6 +59,9 @@ export function Visits({ current }: { current: string | null }) {
     </section>
   );
 }
+
+const hoursText = (minutes: number) =>
+  minutes % 60 === 0 ? `${minutes / 60} h` : `${minutes} min`;
 
 /** Why the visit is made, and what has to be ready before it; the press is told in full. */
 function Why({ visit, title }: { visit: PlanVisit; title: (id: string) => string }) {

@@ -15,6 +15,7 @@ import type { JobSnapshot } from '@/core/job';
 import type { SetupKey } from '@/core/route';
 import { Shell } from '../../frame/Shell';
 import { AgainStrip } from '../../job/AgainStrip';
+import { useUndo } from '../../job/useUndo';
 import { draftOf, keepDraft } from '../../job/draft';
 import { JobProvider } from '../../job/JobProvider';
 import { LaneStage } from '../lane/LaneStage';
@@ -62,9 +63,19 @@ function show(snapshot: JobSnapshot, at: string, stage = <BenchStage />) {
     <Shell shop={aShop()}>
       <JobProvider initial={snapshot}>
         {stage}
-        <AgainStrip />
+        <Strip />
       </JobProvider>
     </Shell>,
+  );
+}
+
+function Strip() {
+  const undoing = useUndo();
+  return (
+    <>
+      <AgainStrip undoing={undoing} />
+      {undoing.open}
+    </>
   );
 }
 
@@ -99,6 +110,54 @@ describe('one step at a time', () => {
     expect(commands()).toEqual([
       { name: 'takeReadings', readings: [{ key: 'loopPlace', entered: '', choice: 'below' }] },
     ]);
+  });
+
+  test('a serial number takes every letter, those that are keys elsewhere too', async () => {
+    show(without('serialNumber'), 'step=asItCame&value=serialNumber');
+    await userEvent.type(screen.getByLabelText('Serial number'), 'ngz.h-31{Enter}');
+    expect(commands()).toEqual([
+      { name: 'takeReadings', readings: [{ key: 'serialNumber', entered: 'ngz.h-31' }] },
+    ]);
+  });
+
+  test('digits go into the measuring field wherever the focus is, and a fraction after them', async () => {
+    show(fresh(), 'step=brace&value=braceHeight');
+    (document.activeElement as HTMLElement).blur();
+    await userEvent.keyboard('6 1/2');
+    expect(screen.getByLabelText('Brace height')).toHaveValue('6 1/2');
+  });
+
+  test('what is again is still so with one tap, and a double tap is one entry', async () => {
+    const readings = [
+      ...FINISHED,
+      { ...FINISHED.find(({ key }) => key === 'limbTurnsUpper')!, seq: 900, si: 4 },
+    ];
+    show(aFinishedJob({ rest: { readings } }), 'step=brace&value=braceHeight');
+    const [still] = main().getAllByRole('button', { name: /^still/ });
+    await userEvent.dblClick(still!);
+    expect(commands()).toEqual([{ name: 'confirmReadings', keys: ['braceHeight'] }]);
+  });
+
+  test('an old entry is taken back only after a question a second tap does not answer', async () => {
+    const event = {
+      id: 7,
+      version: 2,
+      at: '2026-11-24T08:30:00.000Z',
+      who: 'T. Okoro',
+      summary: 'Brace height: 6 1/2 in',
+      stage: 'bench',
+      canUndo: true,
+      canRedo: false,
+    };
+    show(fresh({ events: [event] }), 'step=brace');
+    await userEvent.dblClick(screen.getByRole('button', { name: /Undo/ }));
+    const dialog = within(await screen.findByRole('dialog'));
+    expect(dialog.getByText(/older than ten minutes/)).toBeInTheDocument();
+    await userEvent.click(dialog.getByRole('button', { name: 'Take it back' }));
+    expect(commands()).toEqual([]);
+    await new Promise((resolve) => setTimeout(resolve, 450));
+    await userEvent.click(dialog.getByRole('button', { name: 'Take it back' }));
+    expect(commands()).toEqual([{ name: 'undo', event: 7 }]);
   });
 
   test('a tick is one tap', async () => {

@@ -6,6 +6,7 @@ import {
   DRAW_OFF_ASPECTS,
   DRAW_OFF_LEAST,
   DRAW_OFF_MOST,
+  drawnNow,
   rankDrawOff,
   type BowRecord,
   type DrawOff,
@@ -136,7 +137,8 @@ function Running({
       setups[i]!.speedMps === null ? [] : [[bow.id, setups[i]!.speedMps!]],
     ),
   );
-  const ranking = rankDrawOff(drawOff, speeds);
+  const now = drawnNow(drawOff);
+  const ranking = rankDrawOff(now, speeds);
   if (!ranking.ok) return <p className="note">{ranking.message}</p>;
   return (
     <>
@@ -149,7 +151,7 @@ function Running({
         <PairMarks drawOff={drawOff} bows={list} />
         <section>
           <h3 className="block-title">{w.ranking}</h3>
-          <Ranking ranking={ranking} bows={list} marks={drawOff.marks.length} />
+          <Ranking ranking={ranking} bows={list} marks={now.marks.length} />
           <Choice
             label={w.speed}
             value={drawOff.speedCounts ? 'yes' : 'no'}
@@ -219,7 +221,9 @@ function Ranking({
     <>
       <p className="verdict">
         <b>
-          {w.sure[ranking.sure](bowName(first), Math.round(100 * ranking.places[0]!.chanceBest))}
+          {ranking.sure === 'open'
+            ? w.open(ranking.openPairs.length > 0)
+            : w.sure[ranking.sure](bowName(first), Math.round(100 * ranking.places[0]!.chanceBest))}
         </b>
       </p>
       <ol className="rows rank-rows">
@@ -234,7 +238,7 @@ function Ranking({
           </li>
         ))}
       </ol>
-      <p className="small soft">{w.open(ranking.openPairs.length, DRAW_OFF_ASPECTS.length)}</p>
+      <p className="small soft">{w.left(ranking.openPairs.length, DRAW_OFF_ASPECTS.length)}</p>
     </>
   );
 }

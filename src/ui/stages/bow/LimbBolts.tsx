@@ -5,12 +5,13 @@ import type { BowRecord } from '@/core/bow';
 import { toQuarterTurns, turningPlan, type LimbBoltResult } from '@/core/fit';
 import {
   archerCautions,
+  countedWeighings,
   limbBoltAdvice,
   readOptionsFor,
   standingTurns,
   weighings,
 } from '@/core/job';
-import { latest } from '@/core/route';
+import { CONFIRMED, latest } from '@/core/route';
 import { figureText, read, turns, write, writeParts } from '@/core/units';
 import { LimbBoltChart } from '../../charts/LimbBoltChart';
 import { BoltClocks } from '../../drawings/BoltClocks';
@@ -18,6 +19,7 @@ import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { AgainNote } from '../../job/AgainNote';
 import { bow as w, devices } from '../../words';
 import { BowParts } from './BowParts';
 import { GoalPanel } from './GoalPanel';
@@ -25,6 +27,8 @@ import { Discard } from '../../job/Discard';
 import { ScaleReading } from './ScaleReading';
 import { TurningPlan } from './TurningPlan';
 import { TurnsField } from './TurnsField';
+
+const PEAK = ['peakWeight'] as const;
 
 /** From the scale's readings to the turns still to go, with the bow's hard stop. */
 export function LimbBolts({ bow }: { bow: BowRecord }) {
@@ -47,6 +51,16 @@ export function LimbBolts({ bow }: { bow: BowRecord }) {
           </Button>
         </div>
         {target === null && <p className="note">{w.noTarget}</p>}
+        {answer?.doubt && (
+          <p className="note" role="alert">
+            {w.doubt[answer.doubt.kind](
+              answer.doubt.readings.map((i) => {
+                const { turns: at, peakN } = weighings(derived.history)[i]!;
+                return `${pounds(peakN)} ${w.at} ${write(at, 'turns', units)}`;
+              }),
+            )}
+          </p>
+        )}
         {advice && !advice.ok && (
           <p className="note" data-kind="stop" role="alert">
             {advice.message}
@@ -85,6 +99,7 @@ function Plan({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }
   const { snapshot, derived } = useJob();
   const units = snapshot.shop.units;
   const standing = latest(derived.history, 'peakWeight');
+  const again = derived.plan.stale.some(({ key }) => key === 'peakWeight');
   const say = (t: number) => write(t, 'turns', units);
   if (!answer) return null;
   const from = standingTurns(derived.history) ?? turns(0);
@@ -100,8 +115,9 @@ function Plan({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }
       />
       <section>
         <h3 className="block-title">{w.plan}</h3>
+        <AgainNote of={PEAK} />
         {!standing && <p className="soft">{w.weighFirst}</p>}
-        <TurningPlan moves={moves} say={say} reached={answer.reachesTarget} />
+        <TurningPlan moves={moves} say={say} reached={answer.reachesTarget && !again} />
         <p className="soft">
           {w.predicted(
             write(answer.predictedN, 'force', units),
@@ -143,6 +159,10 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
         label={w.weigh}
         options={readOptionsFor('peakWeight', units, bow)!}
         hint={known && turnsRead.ok ? `${w.at} ${write(turnsRead.si, 'turns', units)}` : undefined}
+        onText={(text) => {
+          // Where the bolts stand holds still under a weight that is being typed.
+          if (text !== '' && typedTurns === null) setTurnsText(turnsText);
+        }}
         onTake={async (entered) => {
           if (known && !turnsRead.ok) return { message: turnsRead.message, pointer: '' };
           const trouble = await send({
@@ -180,6 +200,7 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
 function Weighings() {
   const { snapshot, derived } = useJob();
   const rows = [...(derived.history.get('peakWeight') ?? [])].reverse();
+  const counted = new Set(countedWeighings(derived.history).map(({ seq }) => seq));
   if (rows.length === 0) return null;
   return (
     <section>
@@ -201,7 +222,10 @@ function Weighings() {
             </span>
             <span className="small soft">
               {reading.who}
-              {reading.method !== 'typed' && `, ${devices.fromDevice}`}
+              {reading.method !== 'typed' &&
+                reading.method !== CONFIRMED &&
+                `, ${devices.fromDevice}`}
+              {!counted.has(reading.seq) && ` · ${w.before}`}
             </span>
             <Discard seq={reading.seq} />
           </li>

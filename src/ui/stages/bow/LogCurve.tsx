@@ -2,10 +2,25 @@
 import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import { readCurveFile } from '@/contracts/draw-board';
-import { curveFacts, type CurvePoint } from '@/core/bow';
+import {
+  CURVE_DOUBTS,
+  curveDoubts,
+  curveFacts,
+  type CurveDoubt,
+  type CurvePoint,
+} from '@/core/bow';
+import { latest } from '@/core/route';
+import { newton } from '@/core/units';
+import { Panel } from '../../frame/Panel';
 import { useJob } from '../../job/JobProvider';
 import { bow as w } from '../../words';
 import type { BoardState } from './useDrawBoard';
+
+interface Asked {
+  readonly points: readonly CurvePoint[];
+  readonly source: 'device' | 'file';
+  readonly doubts: readonly CurveDoubt[];
+}
 
 /** Logging a curve on the draw board, or reading one from a file; kept only when it can be one. */
 export function LogCurve({
@@ -17,11 +32,19 @@ export function LogCurve({
   onStart: () => void;
   onClear: () => void;
 }) {
-  const { send } = useJob();
+  const { derived, send } = useJob();
   const file = useRef<HTMLInputElement>(null);
+  const weighed = latest(derived.history, 'peakWeight')?.si ?? null;
   const [trouble, setTrouble] = useState('');
-  const keep = async (points: readonly CurvePoint[], source: 'device' | 'file') => {
-    const answer = await send({ name: 'keepCurve', source, points: [...points] });
+  const [asked, ask] = useState<Asked | null>(null);
+  const keep = async (points: readonly CurvePoint[], source: Asked['source'], sure = false) => {
+    const facts = curveFacts(points);
+    const doubts = facts.ok
+      ? curveDoubts(points, facts, weighed === null ? null : newton(weighed))
+      : [];
+    if (doubts.length > 0 && !sure) return ask({ points, source, doubts });
+    ask(null);
+    const answer = await send({ name: 'keepCurve', source, points: [...points], sure });
     setTrouble(answer?.message ?? '');
     if (!answer) onClear();
   };
@@ -90,6 +113,23 @@ export function LogCurve({
         </p>
       )}
       {ended && facts && !facts.ok && <p className="note">{facts.message}</p>}
+      {asked && (
+        <Panel title={w.curveAsk} onClose={() => ask(null)}>
+          <ul className="rows">
+            {asked.doubts.map((doubt) => (
+              <li key={doubt}>{CURVE_DOUBTS[doubt]}</li>
+            ))}
+          </ul>
+          <div className="actions">
+            <Button variant="contained" autoFocus onClick={() => ask(null)}>
+              {w.curveNot}
+            </Button>
+            <Button variant="outlined" onClick={() => void keep(asked.points, asked.source, true)}>
+              {w.curveKeep}
+            </Button>
+          </div>
+        </Panel>
+      )}
       {trouble && (
         <p className="note" data-kind="stop" role="alert">
           {trouble}

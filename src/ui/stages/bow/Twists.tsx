@@ -1,12 +1,13 @@
 'use client';
 import { useState } from 'react';
 import { camTiming, type BowRecord } from '@/core/bow';
-import { readOptionsFor } from '@/core/job';
+import { addedTo, readOptionsFor } from '@/core/job';
 import {
   cableMoves,
   dependents,
   fresherThan,
   latest,
+  readingText,
   REGISTRY,
   setupValue,
   stringResponse,
@@ -20,6 +21,7 @@ import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { AgainNote } from '../../job/AgainNote';
 import { bow as b, twists as w } from '../../words';
 import { BowParts } from './BowParts';
 
@@ -39,6 +41,9 @@ export function Twists({ bow }: { bow: BowRecord }) {
   const millimetres = { ...units, length: 'mm' as const };
   const target = targetOf('stringTwists', context);
   const standing = latest(history, 'stringTwists')?.si ?? 0;
+  // Twisted after the board was read, and not as asked: only another look says where it stands.
+  const twistedSince =
+    latest(history, 'drawLength') !== null && !fresherThan(history, 'drawLength', 'stringTwists');
   return (
     <>
       <main className="work">
@@ -49,7 +54,9 @@ export function Twists({ bow }: { bow: BowRecord }) {
             {target ? (
               <>
                 <p className="twist-say">
-                  <WithFractions text={w.stringDo(target.si - standing, units)} />
+                  <WithFractions
+                    text={twistedSince ? w.readAgain : w.stringDo(target.si - standing, units)}
+                  />
                 </p>
                 <p className="soft">
                   <WithFractions text={`${target.reason}.`} />
@@ -164,7 +171,8 @@ function Timing({ bow }: { bow: BowRecord }) {
 }
 
 function ValueRow({ of, current, onChoose }: { of: Key; current: boolean; onChoose: () => void }) {
-  const { derived } = useJob();
+  const { derived, snapshot } = useJob();
+  const units = snapshot.shop.units;
   const { name, how } = setupValue(of);
   const rows = (derived.history.get(of) ?? []).slice(-3);
   return (
@@ -183,13 +191,14 @@ function ValueRow({ of, current, onChoose }: { of: Key; current: boolean; onChoo
           ) : (
             rows.map((reading) => (
               <span key={reading.seq} className="figure">
-                <WithFractions text={reading.entered} />
+                <WithFractions text={readingText(reading, units)} />
               </span>
             ))
           )}
         </span>
         {current && <span className="method-how small soft">{how}.</span>}
       </button>
+      <AgainNote of={[of]} />
     </li>
   );
 }
@@ -229,6 +238,7 @@ function TakeValue({
       <MeasureField
         label={setupValue(of).name}
         options={readOptionsFor(of, snapshot.shop.units, snapshot.bow)!}
+        addsMm={addedTo(of)}
         onText={(text) => text !== '' && onTyping()}
         onTake={(entered) => take(signed(entered))}
       />

@@ -1,5 +1,5 @@
 'use client';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { drawLengthSteps, type BowRecord, type Hand } from '@/core/bow';
 import {
   DEFAULT_LOOP_MM,
@@ -7,10 +7,13 @@ import {
   drawLength,
   DRAW_LENGTH_METHODS,
   methodEntry,
+  retake,
   shopModules,
   type DrawLengthMethod,
+  type DrawLengthReading,
 } from '@/core/fit';
 import {
+  addedTo,
   archerCautions,
   isMethod,
   lengthReadings,
@@ -25,7 +28,9 @@ import { WithFractions } from '../../fields/Figure';
 import { Choice } from '../../fields/Choice';
 import { MeasureField } from '../../fields/MeasureField';
 import { whenText } from '../../fields/dates';
-import { useJob } from '../../job/JobProvider';
+import { useAsk } from '../../frame/useAsk';
+import { Discard } from '../../job/Discard';
+import { useJob, type Trouble } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { fit as w } from '../../words';
 import { FitHead } from './FitHead';
@@ -39,7 +44,8 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
   const units = shop.units;
   const taken = snapshot.fitReadings.filter(({ key }) => isMethod(key));
   const [chosen, choose] = useState<DrawLengthMethod | null>(null);
-  const method = chosen ?? nextMethod(taken, derived.fitLength?.outlier ?? null);
+  const method =
+    chosen ?? nextMethod(taken, derived.fitLength?.apart ?? derived.fitLength?.outlier ?? null);
   const [typed, setTyped] = useState<number | null>(null);
   // While a number is typed the picture already shows where it would lead.
   const result =
@@ -50,19 +56,68 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
     (result
       ? (shopModules(bows, result.drawLengthMm, snapshot.archer.hand)[0]?.module.stepMm ?? null)
       : null);
-  const sureOf = useRef('');
   const options = readOptionsFor(method, units, bow)!;
-  /** Nothing usual: asked once, kept when it is taken again. */
-  const askSure = (entered: string) => {
+  const { ask, asking } = useAsk();
+  /** Nothing usual, or not what this method said before: asked, and done as it is answered. */
+  const take = async (entered: string): Promise<Trouble | null> => {
     const answer = read(entered, options);
-    const who = isChild(snapshot) ? 'child' : 'adult';
-    const reading = answer.ok && { method, valueMm: mm(answer.si) };
-    const doubt = reading && doubtful(reading, who, loopCounts(snapshot));
-    const asked = `${method} ${entered}`;
-    if (!doubt || sureOf.current === asked) return null;
-    sureOf.current = asked;
-    const length = write(doubt.drawLengthMm, 'length', units);
-    return { message: w.sure(length, doubt.side, who), pointer: '' };
+    if (!answer.ok) return { message: answer.message, pointer: '' };
+    const reading = { method, valueMm: mm(answer.si) };
+    const doubt = doubtful(reading, isChild(snapshot) ? 'child' : 'adult', loopCounts(snapshot));
+    if (doubt) {
+      const length = write(doubt.drawLengthMm, 'length', units);
+      const who = isChild(snapshot) ? 'child' : 'adult';
+      const sure = await ask({
+        title: w.sureTitle,
+        text: <WithFractions text={w.sure(length, doubt.side, who)} />,
+        answers: [
+          { id: 'again', name: w.measureAgain },
+          { id: 'right', name: w.isRight },
+        ],
+      });
+      if (sure !== 'right') return { message: w.notTaken, pointer: '' };
+    }
+    const instead = await wrongOnes(entered, reading);
+    if (instead === null) return { message: w.notTaken, pointer: '' };
+    const trouble = await send({
+      name: 'takeReadings',
+      readings: [{ key: method, entered }],
+      ...(instead.length > 0 ? { instead } : {}),
+    });
+    if (!trouble) choose(null);
+    return trouble;
+  };
+  /** Earlier readings of the body said to be wrong; null where the new one is. */
+  const wrongOnes = async (
+    entered: string,
+    reading: DrawLengthReading,
+  ): Promise<number[] | null> => {
+    // Of a bow the newest counts; nobody has to say so.
+    if (method === 'fittingBow') return [];
+    const before = retake(lengthReadings(taken), reading, { loopCounts: loopCounts(snapshot) });
+    if (!before || before.beside) return [];
+    const own = taken.filter(({ key }) => key === method);
+    const off = write(Math.abs(before.offMm), 'length', units);
+    const name = methodEntry(method).name;
+    const said = await ask({
+      title: w.retakeTitle(name),
+      text: (
+        <WithFractions
+          text={w.retake(
+            own.map((row) => row.entered),
+            entered,
+            off,
+          )}
+        />
+      ),
+      answers: [
+        { id: 'both', name: w.bothCount },
+        { id: 'first', name: w.firstWrong },
+        { id: 'this', name: w.thisWrong },
+      ],
+    });
+    if (said === 'first') return own.map(({ seq }) => seq);
+    return said === 'both' ? [] : null;
   };
   return (
     <>
@@ -76,7 +131,7 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
                   <WithFractions text={writeSpread(result.sigmaMm, 'length', units)} />
                 </b>
                 {' · '}
-                {agreement(result.estimates.length, result.outlier !== null)}
+                {agreement(result.estimates.length, result.disagree || result.apart !== null)}
               </>
             )
           }
@@ -87,9 +142,13 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
           moduleMm={module}
           shop={units}
         />
-        {result?.outlier && (
+        {result && (result.apart !== null || result.disagree) && (
           <p className="note" role="status">
-            {w.disagreeText(methodEntry(result.outlier).name)}
+            {result.apart !== null
+              ? w.apartText(methodEntry(result.apart).name)
+              : result.outlier === null
+                ? w.disagreeNobody
+                : w.disagreeText(methodEntry(result.outlier).name)}
           </p>
         )}
         {derived.posture.contradiction && (
@@ -122,19 +181,12 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
               // What is being typed stays, whatever another screen enters meanwhile.
               if (text !== '') choose(method);
             }}
-            onTake={async (entered) => {
-              const doubt = askSure(entered);
-              if (doubt) return doubt;
-              const trouble = await send({
-                name: 'takeReadings',
-                readings: [{ key: method, entered }],
-              });
-              if (!trouble) choose(null);
-              return trouble;
-            }}
+            onTake={take}
+            addsMm={addedTo(method)}
           />
         </div>
         {result && <ShopModules bows={bows} target={result.drawLengthMm} />}
+        {asking}
       </main>
       <Margin
         because={lengthReasons(snapshot, derived, DEFAULT_LOOP_MM)}
@@ -240,6 +292,19 @@ function MethodRow({
           </span>
         )}
       </button>
+      {current && readings.length > 0 && (
+        <div className="method-readings">
+          {readings.map((reading, i) => (
+            <span key={reading.seq} className="method-reading">
+              <span className="small soft">
+                <WithFractions text={reading.entered} />
+                {method === 'fittingBow' && i < readings.length - 1 && ` · ${w.older}`}
+              </span>
+              <Discard seq={reading.seq} />
+            </span>
+          ))}
+        </div>
+      )}
     </li>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { methodEntry, OLD_BOW, type OldBowKey } from '@/core/fit';
-import { readOptionsFor, type FitReading } from '@/core/job';
+import { addedTo, readOptionsFor, type FitReading } from '@/core/job';
 import { write } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
@@ -88,6 +88,7 @@ export function OldBow() {
             key={current.key}
             label={current.name}
             options={readOptionsFor(current.key, shop.units, bow)!}
+            addsMm={addedTo(current.key)}
             onText={(text) => {
               if (text !== '') choose(current.key);
             }}

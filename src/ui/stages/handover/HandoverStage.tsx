@@ -17,7 +17,7 @@ import { StepWork } from '../bench/StepWork';
 export function HandoverStage() {
   const { snapshot, derived, states } = useJob();
   if (!snapshot.bow) return <NoBow text={lane.noBow} />;
-  const open = openWork(states);
+  const open = openWork(states, derived);
   const step = derived.plan.steps.find(({ id }) => id === 'fasteners')!;
   return (
     <>

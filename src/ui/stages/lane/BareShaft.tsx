@@ -1,12 +1,13 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import { readOptionsFor } from '@/core/job';
-import { latest, readingText, tearWords } from '@/core/route';
+import { jobBareShaft, readOptionsFor } from '@/core/job';
+import { latest, readingText } from '@/core/route';
 import { bareShaftTear } from '@/core/tuning';
 import { metre, read } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { paperWords } from '../../words';
+import { RestContradiction } from './RestContradiction';
 import { SmallNumber } from './SmallNumber';
 
 const p = paperWords.bare;
@@ -75,7 +76,7 @@ export function BareShaft() {
       </div>
       {stands && (
         <p className="note" role="status">
-          {p.stands(tearWords(stands.rightMm, stands.upMm))}. {!stands.tells && p.weak}
+          {p.stands(p.size(stands.rightMm, stands.upMm))} {!stands.tells && p.weak}
         </p>
       )}
       <div className="actions">
@@ -86,11 +87,57 @@ export function BareShaft() {
       <p className="field-error" role={trouble ? 'alert' : undefined}>
         {trouble}
       </p>
+      <BareShaftMove />
       {last && (
         <p className="soft">
           {last.who}: <b>{readingText(last, units)}</b>, {last.entered}
         </p>
       )}
     </form>
+  );
+}
+
+/** What the pairs ask of the rest: an experiment first, then what this bow answered. */
+function BareShaftMove() {
+  const { snapshot, derived, send } = useJob();
+  const { bow, archer } = snapshot;
+  const advice = jobBareShaft(snapshot, derived);
+  if (advice.state === 'none') return null;
+  const words = paperWords.advice(
+    'restSideways',
+    advice.restMm,
+    bow?.hand ?? archer.hand,
+    bow?.yokes ?? null,
+    (size) => `${size} mm`,
+  );
+  const text =
+    advice.state === 'experiment'
+      ? p.states.experiment(words)
+      : advice.state === 'adjust'
+        ? p.states.adjust(
+            words,
+            advice.perMm.toFixed(1).replace('-', '−'),
+            advice.sigmaPerMm.toFixed(1),
+          )
+        : p.states[advice.state];
+  return (
+    <div
+      className="note"
+      role="status"
+      data-kind={advice.state === 'together' ? 'good' : undefined}
+    >
+      <p>{text}</p>
+      <RestContradiction />
+      {advice.restMm !== 0 && (
+        <Button
+          variant="outlined"
+          onClick={() =>
+            void send({ name: 'movePaper', adjustment: 'restSideways', amount: advice.restMm })
+          }
+        >
+          {paperWords.done}
+        </Button>
+      )}
+    </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
-import { levelCosts, levelFlight, USUAL_FIRST_M, type Axis } from '@/core/job';
+import { USUAL_FIRST_M } from '@/core/flight';
+import { levelCosts, levelFlight, type Axis } from '@/core/job';
 import { latest, setupValue, type SetupKey } from '@/core/route';
 import { metre, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';

@@ -2,13 +2,15 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import { tearWords } from '@/core/route';
+import { leavesBand, paperMove } from '@/core/job';
+import { setupValue, tearWords, writeValue } from '@/core/route';
 import { adjustmentRule, CAUSE_LOOKS, type PaperAdvice, type PaperTuneResult } from '@/core/tuning';
 import { read, write, TRADE_UNITS } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { lane as w, paperWords as p } from '../../words';
+import { RestContradiction } from './RestContradiction';
 import { SmallNumber } from './SmallNumber';
 
 const KIND = { tuned: 'good', adjust: 'now', shootMore: 'wait', checkCauses: 'stop' } as const;
@@ -67,7 +69,7 @@ function useAdviceWords() {
 }
 
 function Move({ tune }: { tune: PaperTuneResult }) {
-  const { snapshot, send } = useJob();
+  const { snapshot, derived, send } = useJob();
   const words = useAdviceWords();
   const [instead, setInstead] = useState(false);
   const [other, setOther] = useState<string | null>(null);
@@ -92,12 +94,31 @@ function Move({ tune }: { tune: PaperTuneResult }) {
     setTrouble(answer?.message ?? '');
   };
   const { expected, sigmaMm } = advice;
+  const units = snapshot.shop.units;
+  const planned = paperMove(
+    snapshot,
+    derived.history,
+    advice.adjustment,
+    other !== null && typed.ok ? typed.si : advice.amount,
+  );
+  const leaving = planned.ok ? leavesBand(planned, derived.context) : [];
   return (
     <>
       <h3>
         <WithFractions text={words(advice)} />
       </h3>
       <p>{p.expected(tearWords(expected.rightMm, expected.upMm), sigmaMm.toFixed(0))}</p>
+      {leaving.map(({ value: { key, to }, target: { low, high } }) => (
+        <p key={key} className="note" role="status">
+          {p.leaves(
+            setupValue(key).name,
+            writeValue(key, to, units, true),
+            writeValue(key, low, units, true),
+            writeValue(key, high, units, true),
+          )}
+        </p>
+      ))}
+      <RestContradiction />
       <div className="actions move-actions">
         <Button variant="contained" onClick={() => void move()}>
           {p.done}

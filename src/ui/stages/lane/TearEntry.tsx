@@ -111,7 +111,6 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
         />
       </div>
       <div className="stack">
-        <PaperAdviceLine tune={tune} />
         <form
           className="stack"
           noValidate
@@ -135,7 +134,6 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
               result={up}
             />
           </div>
-          {both && <p className="tear-meaning">{p.meaning(right.si, up.si)}</p>}
           {far.ok && far.si > FAR_M && <p className="note">{p.far}</p>}
           <Button type="submit" variant="contained" className="enter">
             <span>{both ? w.note(tearWords(right.si, up.si)) : w.noteBlank}</span>
@@ -145,6 +143,7 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
             {trouble || archer.message}
           </p>
         </form>
+        <PaperAdviceLine tune={tune} />
         <Button
           variant="text"
           className="practise"

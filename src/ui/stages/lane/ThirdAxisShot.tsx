@@ -51,7 +51,7 @@ export function ThirdAxisShot() {
       distancesM: [metre(distanceM)],
       slopeDeg: degree(slopeDeg),
     });
-    return answer.ok ? answer.marks[0]!.launchDeg : null;
+    return answer.ok ? { ...answer.marks[0]!, peepToPinMm: flight.peepToPinMm } : null;
   };
   const ready = far.ok && upSlope.ok && downSlope.ok && upRight.ok && downRight.ok;
   const groups = ready
@@ -63,16 +63,16 @@ export function ThirdAxisShot() {
       ).map(([rightMm, slopeDeg]) => ({
         rightMm,
         slopeDeg,
-        distanceM: metre(far.si),
-        launchDeg: launch(far.si, slopeDeg),
+        leaving: launch(far.si, slopeDeg),
       }))
     : null;
-  const known = groups?.every((entry) => entry.launchDeg !== null) ?? false;
+  const known = groups?.every((entry) => entry.leaving !== null) ?? false;
   const off =
     groups && known
       ? thirdAxisFromGroups(
-          { ...groups[0]!, launchDeg: groups[0]!.launchDeg! },
-          { ...groups[1]!, launchDeg: groups[1]!.launchDeg! },
+          { ...groups[0]!, ...groups[0]!.leaving! },
+          { ...groups[1]!, ...groups[1]!.leaving! },
+          groups[0]!.leaving!.peepToPinMm,
         )
       : null;
   return (

@@ -7,6 +7,7 @@ import { metre, mm, read, write } from '@/core/units';
 import { WalkBackDrawing } from '../../drawings/WalkBackDrawing';
 import { useJob } from '../../job/JobProvider';
 import { paperWords } from '../../words';
+import { RestContradiction } from './RestContradiction';
 import { SmallNumber } from './SmallNumber';
 
 const p = paperWords.walk;
@@ -139,10 +140,20 @@ function Says({
   const { snapshot, send } = useJob();
   const { bow, archer } = snapshot;
   if (answer.bends) return <p className="note">{p.bends}</p>;
-  if (!answer.drifts || answer.restMm === 0)
+  const [low, high] = answer.interval.map((mm) => mm.toFixed(1).replace('-', '−')) as [
+    string,
+    string,
+  ];
+  if (answer.told === 'notTold')
+    return (
+      <p className="note" role="status">
+        {p.notTold(low, high, answer.hitsNeeded)}
+      </p>
+    );
+  if (answer.told === 'straight' || answer.restMm === 0)
     return (
       <p className="note" data-kind="good" role="status">
-        {p.straight}
+        {answer.told === 'straight' ? p.straight(low, high) : p.small}
       </p>
     );
   const words = paperWords.advice(
@@ -158,6 +169,7 @@ function Says({
       <p>
         <b>{words}</b>
       </p>
+      {noted && <RestContradiction />}
       {noted && (
         <Button
           variant="outlined"

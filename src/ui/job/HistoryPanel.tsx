@@ -1,0 +1,200 @@
+'use client';
+import { useCallback, useEffect, useState } from 'react';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { fitKeyName, isFitKey, type JobEvent } from '@/core/job';
+import { isTaken, setupValue, type SetupKey } from '@/core/route';
+import type { HistoryPage, HistoryPreview } from '@/contracts/history';
+import { Panel } from '../frame/Panel';
+import { WithFractions } from '../fields/Figure';
+import { whenText } from '../fields/dates';
+import { frame } from '../words';
+import { Discard } from './Discard';
+import { useJob } from './JobProvider';
+import { post } from './post';
+
+const REST_MS = 250;
+/** Readings shown before the rest is left to the search of entries. */
+const MOST_READINGS = 60;
+
+/** Everything entered on this job: searched, taken back, brought again, left out, taken in. */
+export function HistoryPanel({ onClose }: { onClose: () => void }) {
+  const { snapshot } = useJob();
+  const { job } = snapshot;
+  const [words, setWords] = useState('');
+  const [page, setPage] = useState<HistoryPage | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const load = useCallback(
+    async (before: number | null) => {
+      const query = new URLSearchParams({ words, ...(before ? { before: String(before) } : {}) });
+      const response = await fetch(`/api/v1/jobs/${job.id}/history?${query}`).catch(() => null);
+      if (!response?.ok) return setTrouble(frame.notSaved);
+      const next = (await response.json()) as HistoryPage;
+      setTrouble('');
+      setPage((now) =>
+        before && now ? { ...now, more: next.more, events: [...now.events, ...next.events] } : next,
+      );
+    },
+    [job.id, words],
+  );
+  useEffect(() => {
+    const timer = setTimeout(() => void load(null), REST_MS);
+    return () => clearTimeout(timer);
+    // Every entry of this job, also from here, is a new version.
+  }, [load, job.version]);
+  return (
+    <Panel wide title={frame.historyTitle} onClose={onClose}>
+      <div className="stack history">
+        <TextField
+          id="history-words"
+          label={frame.historyFind}
+          value={words}
+          autoFocus
+          autoComplete="off"
+          slotProps={{ htmlInput: { maxLength: 80 } }}
+          onChange={(event) => setWords(event.target.value)}
+        />
+        {trouble && (
+          <p className="field-error" role="alert">
+            {trouble}
+          </p>
+        )}
+        {page?.events.length === 0 && <p className="soft">{frame.historyNone}</p>}
+        <ul className="rows history-rows">
+          {page?.events.map((event) => (
+            <Entry key={event.id} event={event} />
+          ))}
+        </ul>
+        {page?.more && (
+          <Button variant="text" onClick={() => void load(page.events.at(-1)!.id)}>
+            {frame.historyMore}
+          </Button>
+        )}
+        {words === '' && <Counting />}
+        {page && page.leftOut.length > 0 && <LeftOutReadings rows={page.leftOut} />}
+      </div>
+    </Panel>
+  );
+}
+
+/** One entry; what taking it back would ask for is said before it is done. */
+function Entry({ event }: { event: JobEvent }) {
+  const { snapshot, send } = useJob();
+  const [preview, setPreview] = useState<HistoryPreview | 'looking' | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const name = event.canRedo ? 'redo' : 'undo';
+  const look = async () => {
+    setPreview('looking');
+    const answer = await post<HistoryPreview>(`/api/v1/jobs/${snapshot.job.id}/history`, {
+      event: event.id,
+    });
+    setPreview(answer.ok ? answer.body : null);
+    setTrouble(answer.ok ? '' : answer.message);
+  };
+  const act = async () => {
+    const answer = await send({ name, event: event.id });
+    setTrouble(answer?.message ?? '');
+    setPreview(null);
+  };
+  return (
+    <li data-gone={event.canRedo ? 'yes' : undefined}>
+      <span className="small soft history-when">
+        {whenText(event.at, snapshot.shop.timeZone, snapshot.today)}, {event.who}
+      </span>
+      <span className="history-what">
+        <WithFractions text={event.summary} />
+        {event.canRedo && <span className="tag">{frame.takenBack}</span>}
+      </span>
+      {(event.canUndo || event.canRedo) && preview === null && (
+        <Button variant="text" size="small" onClick={() => void look()}>
+          {event.canRedo ? frame.bringAgain : frame.takeBack} …
+        </Button>
+      )}
+      {preview !== null && (
+        <div className="history-preview note" role="status">
+          {preview === 'looking' ? (
+            frame.looking
+          ) : preview.why ? (
+            preview.why
+          ) : (
+            <>
+              <p>
+                {preview.again.length > 0 ? frame.previewAgain(preview.again) : frame.previewNone}{' '}
+                {preview.open.length > 0 && frame.previewOpen(preview.open)}
+              </p>
+              <Button variant="outlined" size="small" onClick={() => void act()}>
+                {event.canRedo ? frame.bringAgain : frame.takeBack}
+              </Button>
+              <Button variant="text" size="small" onClick={() => setPreview(null)}>
+                {frame.cancel}
+              </Button>
+            </>
+          )}
+        </div>
+      )}
+      {trouble && (
+        <p className="field-error" role="alert">
+          {trouble}
+        </p>
+      )}
+    </li>
+  );
+}
+
+const nameOf = (key: string) =>
+  isFitKey(key) ? fitKeyName(key) : setupValue(key as SetupKey).name;
+
+/** Every reading that counts, newest first, each to be left out with a reason. */
+function Counting() {
+  const { snapshot } = useJob();
+  const rows = [
+    ...snapshot.fitReadings,
+    ...snapshot.readings.filter(({ key }) => isTaken(key)),
+  ].sort((a, b) => b.seq - a.seq);
+  if (rows.length === 0) return null;
+  return (
+    <section>
+      <h3 className="block-title">{frame.readingsTitle}</h3>
+      <ul className="rows history-rows">
+        {rows.slice(0, MOST_READINGS).map(({ seq, key, entered, who, at }) => (
+          <li key={seq}>
+            <span className="small soft history-when">
+              {whenText(at, snapshot.shop.timeZone, snapshot.today)}, {who}
+            </span>
+            <span className="history-what">
+              {nameOf(key)} <WithFractions text={entered} />
+            </span>
+            <Discard seq={seq} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function LeftOutReadings({ rows }: { rows: HistoryPage['leftOut'] }) {
+  const { snapshot, send } = useJob();
+  return (
+    <section>
+      <h3 className="block-title">{frame.leftOutTitle}</h3>
+      <ul className="rows history-rows">
+        {rows.map(({ seq, key, entered, reason, who, at }) => (
+          <li key={seq}>
+            <span className="small soft history-when">
+              {whenText(at, snapshot.shop.timeZone, snapshot.today)}, {who}
+            </span>
+            <span className="history-what">
+              <s>
+                {nameOf(key)} <WithFractions text={entered} />
+              </s>{' '}
+              <span className="soft">{reason}</span>
+            </span>
+            <Button variant="text" size="small" onClick={() => void send({ name: 'takeIn', seq })}>
+              {frame.takeIn}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
