@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { read, write, type ReadOptions, type ReadResult, type Understood } from '@/core/units';
-import { draftOf, keepDraft } from '../job/draft';
+import { useDraft } from '../job/useDraft';
 import type { Trouble } from '../job/JobProvider';
 import { fields } from '../words';
 import { WithFractions } from './Figure';
@@ -30,7 +30,7 @@ export interface MeasureFieldProps {
   /** Added to what is read before it is the value, mm; shown where it is added. */
   readonly addsMm?: number;
   /** Under this name what is typed is kept until it is taken, also when another job comes between. */
-  readonly draft?: string;
+  readonly draft: string;
 }
 
 /** A number entered as it is spoken, with how it was understood, and a pad for fingers. */
@@ -103,19 +103,14 @@ export function MeasureField(props: MeasureFieldProps) {
 
 /** What is typed, kept apart from the number it means; nothing is lost when saving fails. */
 function useEntry({ options, onTake, onText, draft }: MeasureFieldProps) {
-  const [text, put] = useState('');
+  const [text, put] = useDraft(draft, (kept) => onText?.(kept, read(kept, options)));
   const [rested, setRested] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const result = read(text, options);
-  useEffect(() => {
-    const kept = draft ? draftOf(draft) : '';
-    if (kept !== '') put(kept);
-  }, [draft]);
   const setText = (next: string) => {
     put(next);
-    if (draft) keepDraft(draft, next);
     setRested(false);
     setRefused(null);
     onText?.(next, read(next, options));

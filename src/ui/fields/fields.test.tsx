@@ -17,9 +17,13 @@ const SPAN: ReadOptions = {
 const field = () => screen.getByLabelText('Arm span') as HTMLInputElement;
 const take = () => screen.getByRole('button', { name: /^Take/ });
 
+beforeEach(() => window.sessionStorage.clear());
+
 describe('the measuring field', () => {
   const open = (onTake = jest.fn().mockResolvedValue(null), options = SPAN) => {
-    render(<MeasureField label="Arm span" options={options} onTake={onTake} />);
+    render(
+      <MeasureField label="Arm span" draft="job-1.armSpan" options={options} onTake={onTake} />,
+    );
     return onTake;
   };
 
@@ -27,6 +31,28 @@ describe('the measuring field', () => {
     open();
     await userEvent.type(field(), '68 1/2');
     expect(document.querySelector('.read')!.textContent).toBe('68 1/2 in · 1740 mm');
+  });
+  test('what was typed stands there again when the field comes back, and its owner is told', async () => {
+    const onText = jest.fn();
+    const show = () =>
+      render(
+        <MeasureField
+          label="Arm span"
+          draft="job-1.armSpan"
+          options={SPAN}
+          onTake={jest.fn(async () => null)}
+          onText={onText}
+        />,
+      );
+    const first = show();
+    await userEvent.type(field(), '68 1/2');
+    first.unmount();
+    onText.mockClear();
+    show();
+    expect(field().value).toBe('68 1/2');
+    expect(onText.mock.calls).toEqual([['68 1/2', expect.objectContaining({ ok: true })]]);
+    await userEvent.click(take());
+    expect(field().value).toBe('');
   });
   test('takes what was typed, not what it was made into, and clears', async () => {
     const onTake = open();
@@ -95,6 +121,7 @@ describe('the measuring field', () => {
     render(
       <MeasureField
         label="Arm span"
+        draft="job-1.armSpan"
         options={SPAN}
         onTake={jest.fn()}
         actions={(takeBy) => <button onClick={() => takeBy(own)}>Smooth</button>}

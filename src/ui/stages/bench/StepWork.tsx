@@ -17,7 +17,7 @@ import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
 import { HowDrawing } from '../../drawings/HowDrawing';
 import { useKeys } from '../../frame/useKeys';
-import { draftOf, keepDraft } from '../../job/draft';
+import { useDraft } from '../../job/useDraft';
 import { useJob, type Trouble } from '../../job/JobProvider';
 import { Still } from '../../job/Still';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
@@ -222,11 +222,10 @@ function WordsEntry({
   draft: string;
   onTake: (entered: string) => Promise<Trouble | null>;
 }) {
-  const [text, put] = useState(() => draftOf(draft));
+  const [text, put] = useDraft(draft);
   const [trouble, setTrouble] = useState('');
   const setText = (next: string) => {
     put(next);
-    keepDraft(draft, next);
     setTrouble('');
   };
   return (

@@ -1,5 +1,6 @@
 'use client';
 import type { BowRecord, LoggedCurve } from '@/core/bow';
+import type { JobDerived } from '@/core/job';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { ChooseBow } from './ChooseBow';
@@ -18,24 +19,24 @@ export function BowStage({
   /** The newest logged curve of every bow. */
   curves: readonly LoggedCurve[];
 }) {
-  const { snapshot } = useJob();
+  const { snapshot, derived } = useJob();
   const { at } = useStage();
-  const wanted = at('part') ?? PART_OF_STEP[at('step') ?? ''];
+  // Opened without a wish it is the same screen as opened with one: a link to where one is already
+  // leaves what is being typed alone.
+  const wanted = at('part') ?? PART_OF_STEP[at('step') ?? ''] ?? firstOpen(derived);
   if (wanted === 'drawOff') return <DrawOffPart bows={bows} />;
   if (!snapshot.bow || wanted === 'choose') return <ChooseBow bows={bows} />;
-  if (wanted === 'bolts') return <LimbBolts bow={snapshot.bow} />;
   if (wanted === 'force') return <DrawForce bow={snapshot.bow} bows={bows} curves={curves} />;
   if (wanted === 'twists') return <Twists bow={snapshot.bow} />;
   if (wanted === 'module') return <SetModule bow={snapshot.bow} />;
-  return <FirstOpen bow={snapshot.bow} />;
+  return <LimbBolts bow={snapshot.bow} />;
 }
 
 const PART_OF_STEP: Readonly<Record<string, string>> = { modules: 'module', limbBolts: 'bolts' };
 
-/** Opened without a wish: where work is left. */
-function FirstOpen({ bow }: { bow: BowRecord }) {
-  const { derived } = useJob();
-  const modules = derived.plan.steps.find((step) => step.id === 'modules');
+/** Where work is left. */
+function firstOpen({ plan }: JobDerived): string {
+  const modules = plan.steps.find((step) => step.id === 'modules');
   const open = modules && modules.state !== 'done' && modules.state !== 'signed';
-  return open ? <SetModule bow={bow} /> : <LimbBolts bow={bow} />;
+  return open ? 'module' : 'bolts';
 }

@@ -23,6 +23,8 @@ import { AgainNote } from '../../job/AgainNote';
 import { bow as w, devices } from '../../words';
 import { BowParts } from './BowParts';
 import { GoalPanel } from './GoalPanel';
+import { draftOf } from '../../job/draft';
+import { useDraft } from '../../job/useDraft';
 import { Discard } from '../../job/Discard';
 import { ScaleReading } from './ScaleReading';
 import { TurningPlan } from './TurningPlan';
@@ -139,9 +141,16 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
   const last = latest(derived.history, 'peakWeight');
   const stands = standingTurns(derived.history) ?? 0;
   const start = last && next !== null && Math.abs(next - stands) >= 0.2 ? next : stands;
-  // Stands at the plan's turns until somebody says otherwise.
-  const [typedTurns, setTurnsText] = useState<string | null>(null);
-  const turnsText = typedTurns ?? figureText(writeParts(start, 'turns', units));
+  // Stands at the plan's turns until somebody says otherwise, also by emptying the field.
+  const turnsDraft = `${snapshot.job.id}.boltsStandAt`;
+  const [typedTurns, keepTurns] = useDraft(turnsDraft);
+  const [emptied, setEmptied] = useState(false);
+  const isOwn = typedTurns !== '' || emptied;
+  const turnsText = isOwn ? typedTurns : figureText(writeParts(start, 'turns', units));
+  const setTurnsText = (text: string | null) => {
+    keepTurns(text ?? '');
+    setEmptied(text === '');
+  };
   const known = bow.maxTurns !== null;
   const options = readOptionsFor('limbTurnsUpper', units, bow)!;
   const turnsRead = read(turnsText, options);
@@ -157,11 +166,13 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
       )}
       <MeasureField
         label={w.weigh}
+        draft={`${snapshot.job.id}.peakWeight`}
         options={readOptionsFor('peakWeight', units, bow)!}
         hint={known && turnsRead.ok ? `${w.at} ${write(turnsRead.si, 'turns', units)}` : undefined}
         onText={(text) => {
-          // Where the bolts stand holds still under a weight that is being typed.
-          if (text !== '' && typedTurns === null) setTurnsText(turnsText);
+          // Where the bolts stand holds still under a weight that is being typed; a weight found again
+          // must not put itself over turns that are found after it.
+          if (text !== '' && !isOwn && draftOf(turnsDraft) === '') setTurnsText(turnsText);
         }}
         onTake={async (entered) => {
           if (known && !turnsRead.ok) return { message: turnsRead.message, pointer: '' };

@@ -237,6 +237,7 @@ function TakeValue({
       )}
       <MeasureField
         label={setupValue(of).name}
+        draft={`${snapshot.job.id}.${of}`}
         options={readOptionsFor(of, snapshot.shop.units, snapshot.bow)!}
         addsMm={addedTo(of)}
         onText={(text) => text !== '' && onTyping()}

@@ -175,6 +175,7 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
           <MeasureField
             key={method}
             label={methodEntry(method).name}
+            draft={`${snapshot.job.id}.${method}`}
             options={options}
             onText={(text, answer) => {
               setTyped(answer.ok ? answer.si : null);

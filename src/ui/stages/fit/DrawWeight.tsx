@@ -86,6 +86,7 @@ export function DrawWeight() {
           </section>
           <MeasureField
             label={w.trialLabel}
+            draft={`${snapshot.job.id}.weightTrial`}
             hint={trials.length === 0 ? w.firstTrial(next) : w.nextTrial(next)}
             options={readOptionsFor('weightTrial', units, snapshot.bow)!}
             onText={(text) => (entered.current = text.trim())}

@@ -98,6 +98,7 @@ function BowInHand({ onTaken }: { onTaken: () => void }) {
       </section>
       <MeasureField
         label={w.bowInHandField}
+        draft={`${snapshot.job.id}.postureBow`}
         options={readOptionsFor('postureBow', snapshot.shop.units, snapshot.bow)!}
         onTake={async (entered) => {
           const trouble = await send({

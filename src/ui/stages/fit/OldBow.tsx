@@ -25,7 +25,7 @@ const ENTRIES: readonly { key: Key; name: string; how: string; use: string }[] =
 /** The bow they like, measured as the target for the new one. */
 export function OldBow() {
   const { snapshot, derived, send } = useJob();
-  const { shop, bow, fitReadings } = snapshot;
+  const { job, shop, bow, fitReadings } = snapshot;
   const last = (key: Key): FitReading | undefined =>
     fitReadings.findLast((reading) => reading.key === key);
   const [chosen, choose] = useState<Key | null>(null);
@@ -87,6 +87,7 @@ export function OldBow() {
           <MeasureField
             key={current.key}
             label={current.name}
+            draft={`${job.id}.${current.key}`}
             options={readOptionsFor(current.key, shop.units, bow)!}
             addsMm={addedTo(current.key)}
             onText={(text) => {

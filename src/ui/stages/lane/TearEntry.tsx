@@ -10,7 +10,7 @@ import { PaperDrawing } from '../../drawings/PaperDrawing';
 import { useDevice } from '../../fields/useDevice';
 import { Choice } from '../../fields/Choice';
 import { useJob } from '../../job/JobProvider';
-import { draftOf, keepDraft } from '../../job/draft';
+import { useDraft } from '../../job/useDraft';
 import { devices, lane as w, paperWords as p } from '../../words';
 import { PaperAdviceLine } from './PaperAdviceLine';
 import { SmallNumber } from './SmallNumber';
@@ -23,7 +23,9 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
   const { snapshot, derived, send } = useJob();
   const units = snapshot.shop.units;
   const draft = `${snapshot.job.id}.tear`;
-  const [text, put] = useState(() => ({ right: draftOf(`${draft}.r`), up: draftOf(`${draft}.u`) }));
+  const [rightText, putRight] = useDraft(`${draft}.r`);
+  const [upText, putUp] = useDraft(`${draft}.u`);
+  const text = { right: rightText, up: upText };
   const [tapping, setTapping] = useState<'nock' | 'point'>('nock');
   const [point, setPoint] = useState<Tear>(CENTRE);
   const [distance, setDistance] = useState(units.distance === 'yd' ? '7 ft' : '2 m');
@@ -47,9 +49,8 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
   const both = right.ok && up.ok;
   const last = latest(derived.history, 'paperTear');
   const setText = (next: { right: string; up: string }) => {
-    put(next);
-    keepDraft(`${draft}.r`, next.right);
-    keepDraft(`${draft}.u`, next.up);
+    putRight(next.right);
+    putUp(next.up);
     setTrouble('');
   };
   const note = async (tear: { right: string; up: string }) => {

@@ -1,16 +1,18 @@
 'use client';
-import { useState } from 'react';
 import Button from '@mui/material/Button';
 import type { Hit } from '@/core/flight';
 import { mm, read, type ReadOptions } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
+import { useDraft } from '../../job/useDraft';
 import { lane as w } from '../../words';
 import { SmallNumber } from './SmallNumber';
 
 /** A hit measured with the rule instead of tapped. */
 export function TypedHit({ onHit }: { onHit: (hit: Hit) => void }) {
-  const units = useJob().snapshot.shop.units;
-  const [text, setText] = useState({ right: '', up: '' });
+  const { job, shop } = useJob().snapshot;
+  const units = shop.units;
+  const [rightText, setRight] = useDraft(`${job.id}.hit.r`);
+  const [upText, setUp] = useDraft(`${job.id}.hit.u`);
   const options = (what: string): ReadOptions => ({
     quantity: 'length',
     shop: units,
@@ -19,8 +21,8 @@ export function TypedHit({ onHit }: { onHit: (hit: Hit) => void }) {
     max: 3000,
     what,
   });
-  const right = read(text.right, options(w.hitRight));
-  const up = read(text.up, options(w.hitUp));
+  const right = read(rightText, options(w.hitRight));
+  const up = read(upText, options(w.hitUp));
   return (
     <form
       className="typed-hit"
@@ -29,23 +31,13 @@ export function TypedHit({ onHit }: { onHit: (hit: Hit) => void }) {
         event.preventDefault();
         if (!right.ok || !up.ok) return;
         onHit({ rightMm: mm(right.si), upMm: mm(up.si) });
-        setText({ right: '', up: '' });
+        setRight('');
+        setUp('');
         document.querySelector<HTMLElement>('[data-measure]')?.focus();
       }}
     >
-      <SmallNumber
-        label={w.hitRight}
-        text={text.right}
-        onText={(value) => setText({ ...text, right: value })}
-        result={right}
-        current
-      />
-      <SmallNumber
-        label={w.hitUp}
-        text={text.up}
-        onText={(value) => setText({ ...text, up: value })}
-        result={up}
-      />
+      <SmallNumber label={w.hitRight} text={rightText} onText={setRight} result={right} current />
+      <SmallNumber label={w.hitUp} text={upText} onText={setUp} result={up} />
       <Button type="submit" variant="outlined" disabled={!right.ok || !up.ok}>
         {w.addHit}
       </Button>

@@ -50,6 +50,7 @@ export function SteadyStage() {
           </section>
           <MeasureField
             label={w.mass}
+            draft={`${snapshot.job.id}.bowMass`}
             hint={setupValue('bowMass').tool}
             options={readOptionsFor('bowMass', units, snapshot.bow)!}
             onTake={(entered) =>
