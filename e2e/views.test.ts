@@ -112,6 +112,85 @@ describe('every view', () => {
   });
 });
 
+/** Screens one measures on, and the sizes they are measured on: also upright, and on its side. */
+const MEASURED = [
+  ['draw length', 'Ilse', 'fit', '3 methods agree'],
+  ['draw weight', 'Ilse', 'fit?part=weight', 'start weight'],
+  ['old bow', 'Jarle', 'fit?part=old', 'Peep above the arrow'],
+  ['limb bolts', 'Ilse', 'bow?part=bolts', 'Turning plan'],
+  ['twists', 'Ilse', 'bow?part=twists', 'The rest of the draw length'],
+  ['bench', 'Ilse', 'bench', 'The way from here'],
+  ['a choice', 'Ilse', 'bench?step=loop&value=loopPlace', 'both knots under'],
+  ['paper', 'Teodor', 'lane?part=paper', 'Papers so far'],
+  ['bare shafts', 'Teodor', 'lane?part=paper&check=bare', 'Bare shafts'],
+  ['walk-back', 'Teodor', 'lane?part=paper&check=walk', 'Hang a plumb line'],
+  ['chronograph', 'Aino', 'lane?part=speed', 'Shots of this speed'],
+  ['distances', 'Aino', 'lane?part=first', 'Confirmed distances'],
+  ['steady', 'Aino', 'steady', 'After the shot it'],
+] as const;
+const HELD = [
+  [1280, 800],
+  [1024, 768],
+  [820, 1180],
+  [390, 844],
+  [844, 390],
+] as const;
+
+/** Of a dock: what of it is not wholly on the screen, or lies under something else. */
+const outOfReach = (page: Page) =>
+  page.$$eval('.dock input, .dock button', (nodes) =>
+    nodes
+      .filter((node) => !(node as HTMLButtonElement).disabled)
+      .filter((node) => {
+        const { left, right, top, bottom } = node.getBoundingClientRect();
+        const inside = left >= 0 && top >= 0 && right <= innerWidth && bottom <= innerHeight;
+        const over = document.elementFromPoint((left + right) / 2, (top + bottom) / 2);
+        return !inside || !(over && (node.contains(over) || over.contains(node)));
+      })
+      .map((node) => node.outerHTML.slice(0, 80)),
+  );
+
+test.each(MEASURED)('the dock of %s is in reach at every size', async (_, who, path, words) => {
+  const page = await shop.page();
+  await page.setViewport({ width: 1280, height: 800 });
+  await open(page, who, path, words);
+  await page.waitForSelector('.dock :is(input, button)');
+  for (const [width, height] of HELD) {
+    await page.setViewport({ width, height });
+    await page.evaluate(() => new Promise((done) => setTimeout(done, 150)));
+    expect([`${width} × ${height}`, ...(await outOfReach(page))]).toEqual([`${width} × ${height}`]);
+    // The strip is the last thing on the screen, and the dock ends above it.
+    const [dock, strip] = await page.$$eval('.dock, .strip', (nodes) =>
+      nodes.map((node) => node.getBoundingClientRect().bottom),
+    );
+    expect(strip).toBe(height);
+    expect(dock).toBeLessThanOrEqual(height);
+  }
+});
+
+test('upright, what is worked on scrolls by itself and its end is not under the dock', async () => {
+  const page = await shop.page();
+  await page.setViewport({ width: 820, height: 1180 });
+  await open(page, 'Ilse', 'fit', '3 methods agree');
+  const end = await page.$eval('.job-body', (body) => {
+    body.scrollTop = body.scrollHeight;
+    const last = [...body.children].reduce((a, b) =>
+      a.getBoundingClientRect().bottom > b.getBoundingClientRect().bottom ? a : b,
+    );
+    const dock = document.querySelector('.dock')!.getBoundingClientRect();
+    return { scrolled: body.scrollTop, gap: dock.top - last.getBoundingClientRect().bottom };
+  });
+  expect(end.scrolled).toBeGreaterThan(0);
+  expect(end.gap).toBeGreaterThanOrEqual(-1);
+  // The pad writes where the field is, and another stage begins at its top.
+  await (await find(page, '.pad [data-key="7"]')).tap();
+  expect(await page.$eval('.dock input', (field) => field.value)).toBe('7');
+  await (await find(page, '.pad [data-key="⌫"]')).tap();
+  await (await find(page, '.rail a:nth-child(3)')).click();
+  await reads(page, 'Turning plan');
+  expect(await page.$eval('.job-body', (body) => body.scrollTop)).toBe(0);
+});
+
 test('the dim screen keeps its contrast', async () => {
   const page = await shop.page();
   await page.evaluateOnNewDocument(() => localStorage.setItem('waffenrad.dim', 'yes'));

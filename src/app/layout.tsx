@@ -20,6 +20,7 @@ import '@/ui/theme/today.css';
 import '@/ui/theme/frame.css';
 import '@/ui/theme/map.css';
 import '@/ui/theme/narrow.css';
+import '@/ui/theme/dock.css';
 import '@/ui/theme/narrow-fit.css';
 import '@/ui/theme/narrow-kit.css';
 import { loadShop } from '@/server/shop';

@@ -74,7 +74,9 @@ describe('a bow file', () => {
     ['stock_turns', '9', 'past the limit'],
     ['let_off_choices_pct', '65 70', 'does not hold the let-off'],
     ['brace_height_in', '2', '“2”'],
-    ['price_eur', 'NaN', 'is not a number'],
+    ['price_eur', 'NaN', 'is not an amount'],
+    ['price_eur', '1.250', 'can be €\u00a01\u00a0250 or €\u00a01.25'],
+    ['price_eur', '20001', 'at most €\u00a020\u00a0000'],
     ['stock', '1.5', 'whole number'],
     ['maker', '', 'is empty'],
   ])('%s “%s” is named by line and column', (column, cell, words) => {

@@ -5,6 +5,7 @@ import {
   bad,
   good,
   measure,
+  money,
   oneOf,
   optional,
   plainNumber,
@@ -368,14 +369,7 @@ export const BOW_COLUMNS: readonly BowColumn[] = [
     'hole',
     false,
   ),
-  column(
-    'price_eur',
-    'priceCents',
-    'Price, €',
-    plainNumber({ min: 0, max: 20000 }, { factor: 100 }),
-    'Price of the bare bow',
-    '899',
-  ),
+  column('price_eur', 'priceCents', 'Price, €', money(20_000), 'Price of the bare bow', '899'),
   column(
     'stock',
     'stock',

@@ -1,5 +1,5 @@
 import { Type, type TSchema } from '@sinclair/typebox';
-import { read, TRADE_UNITS, type QuantityName } from '@/core/units';
+import { plainMoney, read, readMoney, TRADE_UNITS, type QuantityName } from '@/core/units';
 
 /** What one cell says: a value, or a sentence on what is wrong and what is possible. */
 export type Cell<T> =
@@ -98,6 +98,17 @@ export const measure = (
     return answer.ok ? good(answer.si) : bad(`“${cell}”: ${answer.message}`);
   },
   write: (value) => String(Number((value / perUnit).toFixed(5))),
+});
+
+/** An amount of euro as everywhere in the shop, in whole cents: "129", "12.50", "1 200", "899,-". */
+export const money = (maxEuro: number): CellKind<number> => ({
+  says: `euro, 0 to ${maxEuro}`,
+  schema: Type.Integer({ minimum: 0, maximum: maxEuro * 100 }),
+  read: (cell) => {
+    const answer = readMoney(cell, { maxCents: maxEuro * 100 });
+    return answer.ok ? good(answer.cents) : bad(answer.message);
+  },
+  write: plainMoney,
 });
 
 /** Several of a kind with blanks between them. */

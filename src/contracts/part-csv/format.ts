@@ -2,6 +2,7 @@ import { isPartKind, PART_KINDS, slotName, type AnyPart, type PartKind } from '@
 import {
   bad,
   good,
+  money,
   oneOf,
   optional,
   plainNumber,
@@ -51,17 +52,7 @@ const base = <F extends BaseField>(
   put: (draft, value) => void (draft[field] = value),
 });
 
-const money = plainNumber({ min: 0, max: 20_000 }, { factor: 100 });
-
-/** Whole cents: a price of a third of a cent is a slip. */
-const cents: CellKind<number> = {
-  ...money,
-  schema: Type.Integer({ minimum: 0, maximum: 2_000_000 }),
-  read: (cell) => {
-    const answer = money.read(cell);
-    return answer.ok ? good(Math.round(answer.value)) : answer;
-  },
-};
+const cents = money(20_000);
 
 const baseColumns = (kind: PartKind): Column<AnyPart>[] => [
   base(

@@ -15,7 +15,14 @@ export interface ReadOptions {
 }
 
 export type RefusalCode =
-  'empty' | 'notANumber' | 'badFraction' | 'unknownUnit' | 'wrongUnit' | 'tooSmall' | 'tooLarge';
+  | 'empty'
+  | 'notANumber'
+  | 'badFraction'
+  | 'unknownUnit'
+  | 'wrongUnit'
+  | 'tooSmall'
+  | 'tooLarge'
+  | 'ambiguous';
 
 export interface Refusal {
   readonly ok: false;

@@ -27,6 +27,8 @@ export interface MeasureFieldProps {
   /** Buttons instead of the one that takes the number. */
   readonly actions?: (take: (send: () => Promise<Trouble | null>) => void) => ReactNode;
   readonly placeholder?: string;
+  /** What was read last, beside what is read now. */
+  readonly last?: ReactNode;
   /** Added to what is read before it is the value, mm; shown where it is added. */
   readonly addsMm?: number;
   /** Under this name what is typed is kept until it is taken, also when another job comes between. */
@@ -67,6 +69,7 @@ export function MeasureField(props: MeasureFieldProps) {
           )}
         </span>
       </div>
+      {props.last}
       <div className="measure-field" data-wrong={wrong ? 'yes' : 'no'}>
         <input
           id={id}

@@ -46,7 +46,7 @@ export function Pad({
       className="pad"
       role="group"
       aria-label={fields.pad}
-      style={{ gridTemplateColumns: `repeat(${layout[0]!.length}, 1fr)` }}
+      style={{ gridTemplateColumns: `repeat(${layout[0]!.length}, minmax(44px, 1fr))` }}
     >
       {layout
         .flat()

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'next/navigation';
 import Button from '@mui/material/Button';
 import { kitPriceCents } from '@/core/kit';
@@ -13,6 +13,7 @@ import { dayText } from '../fields/dates';
 import { frame } from '../words';
 import { AgainStrip } from './AgainStrip';
 import { BowMap } from './BowMap';
+import { DockPlace } from './Dock';
 import { useJob } from './JobProvider';
 import { rememberPlace } from './remember';
 import { StageRail } from './StageRail';
@@ -37,12 +38,21 @@ export function JobFrame({ children }: { children: ReactNode }) {
     // The bench tells its step itself.
     if (stage !== 'bench') rememberPlace(jobId, query ? `${stage}?${query}` : stage);
   }, [jobId, stage, query]);
+  const [dock, setDock] = useState<HTMLElement | null>(null);
+  const body = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // On small screens everything above the dock scrolls as one: another screen begins at its top.
+    body.current?.scrollTo?.({ top: 0 });
+  }, [stage, query]);
   return (
     <div className="job" data-hand={snapshot.archer.hand}>
-      <JobTop />
-      <StageRail />
-      <BowMap />
-      {children}
+      <div className="job-body" ref={body}>
+        <JobTop />
+        <StageRail />
+        <BowMap />
+        <DockPlace value={dock}>{children}</DockPlace>
+      </div>
+      <section className="dock" aria-label={frame.dock} ref={setDock} />
       <AgainStrip undoing={undoing} />
       {undoing.open}
       <ConflictPanel />

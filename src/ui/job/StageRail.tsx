@@ -1,4 +1,5 @@
 'use client';
+import { useEffect, useRef } from 'react';
 import Link from 'next/link';
 import { frame } from '../words';
 import { Ticks } from '../drawings/Ticks';
@@ -9,8 +10,14 @@ import { useStage } from './useStage';
 export function StageRail() {
   const { states } = useJob();
   const { stage, href } = useStage();
+  const rail = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // On a telephone the tape is pulled along to where the work is.
+    const here = rail.current?.querySelector<HTMLElement>('[aria-current]');
+    if (here && rail.current) rail.current.scrollLeft = here.offsetLeft - here.offsetWidth / 2;
+  }, [stage]);
   return (
-    <nav className="rail" aria-label={frame.stages}>
+    <nav className="rail" ref={rail} aria-label={frame.stages}>
       {states.map(({ id, name, note, state }, i) => (
         <Link
           key={id}

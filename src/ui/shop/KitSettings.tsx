@@ -99,11 +99,8 @@ export function KitSettings({
           hint={w.hourHint}
           value={writeMoney(shop.quote.hourCents)}
           reads={(text) => {
-            const answer = readMoney(text, 'price of an hour');
-            if (!answer.ok) return answer;
-            return answer.cents <= 50_000
-              ? { ok: true, value: answer.cents }
-              : { ok: false, message: w.hourMost };
+            const answer = readMoney(text, { what: 'price of an hour', maxCents: 50_000 });
+            return answer.ok ? { ok: true, value: answer.cents } : answer;
           }}
           onRead={(hourCents) => quote({ hourCents })}
         />

@@ -123,7 +123,7 @@ export const bow = {
   aGram: 'a gram more arrow',
   noLimit:
     'No turn limit is known for this bow. It is weighed as it is, and its bolts are not turned until the maker’s manual gives the limit.',
-  standAt: 'Both bolts stand at, turns out',
+  standAt: 'Both bolts stand at',
   less: 'a quarter turn in',
   more: 'a quarter turn out',
   weigh: 'Peak weight on the scale',

@@ -77,7 +77,6 @@ export const shopWords = {
   valid: 'Valid, days',
   hour: 'An hour at the bench',
   hourHint: '0 where setting up is not charged',
-  hourMost: 'At most € 500 an hour.',
   numberBetween: (min: number, max: number, whole: boolean) =>
     `A ${whole ? 'whole number' : 'number'} from ${min} to ${max}.`,
   seeMarked: 'Not saved: see the marked fields.',

@@ -18,8 +18,9 @@ import { MeasureField } from '../../fields/MeasureField';
 import { HowDrawing } from '../../drawings/HowDrawing';
 import { useKeys } from '../../frame/useKeys';
 import { useDraft } from '../../job/useDraft';
+import { Dock } from '../../job/Dock';
 import { useJob, type Trouble } from '../../job/JobProvider';
-import { Still } from '../../job/Still';
+import { LastValue } from '../../job/LastValue';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w, fields } from '../../words';
 import { LevelCost } from '../lane/LevelCost';
@@ -143,71 +144,73 @@ function ValueEntry({
     if (!answer) onTaken();
   };
   return (
-    <div className="split measure value-entry">
-      <div>
-        <div className="how-top">
-          <HowDrawing of={key} left={snapshot.archer.hand === 'left'} />
-          <p className="how">{how}.</p>
-        </div>
-        {target && !isCheck && kind !== 'choice' && kind !== 'text' && (
-          <p className="wanted">
-            <span className="soft">{w.wanted}</span>{' '}
-            <b className="figure">
-              <WithFractions text={targetText(key, target, units)} />
-            </b>
-          </p>
-        )}
-        {reading && <Before value={value} />}
-        <LevelCost of={key} />
-        {reading && !value.stale && <Ahead of={key} />}
-        {children}
+    <div className="value-entry">
+      <div className="how-top">
+        <HowDrawing of={key} left={snapshot.archer.hand === 'left'} />
+        <p className="how">{how}.</p>
       </div>
-      {kind === 'choice' ? (
-        <div className="choice-answers" role="group" aria-label={name}>
-          {choices!.map((choice, i) => (
-            <Button
-              key={choice.id}
-              variant={reading?.choice === choice.id && !value.stale ? 'contained' : 'outlined'}
-              data-measure={i === 0 ? '' : undefined}
-              onClick={() => void choose(choice.id)}
-            >
-              {choice.name}
-            </Button>
-          ))}
-          {trouble && (
-            <p className="field-error" role="alert">
-              {trouble}
-            </p>
-          )}
-        </div>
-      ) : kind === 'text' ? (
-        <WordsEntry key={key} label={name} draft={`${snapshot.job.id}.${key}`} onTake={take} />
-      ) : isCheck ? (
-        <div>
-          <Button
-            variant={reading && !value.stale ? 'outlined' : 'contained'}
-            className="tick"
-            data-measure=""
-            onClick={() => void take('').then((answer) => setTrouble(answer?.message ?? ''))}
-          >
-            <span>✓ {reading ? w.tickAgain : w.tick(name)}</span>
-          </Button>
-          {trouble && (
-            <p className="field-error" role="alert">
-              {trouble}
-            </p>
-          )}
-        </div>
-      ) : (
-        <MeasureField
-          label={name}
-          draft={`${snapshot.job.id}.${key}`}
-          options={readOptionsFor(key, units, snapshot.bow)!}
-          addsMm={addedTo(key)}
-          onText={(text) => text !== '' && onTyping()}
-          onTake={take}
-        />
+      {target && !isCheck && kind !== 'choice' && kind !== 'text' && (
+        <p className="wanted">
+          <span className="soft">{w.wanted}</span>{' '}
+          <b className="figure">
+            <WithFractions text={targetText(key, target, units)} />
+          </b>
+        </p>
       )}
+      {reading && <Before value={value} />}
+      <LevelCost of={key} />
+      {reading && !value.stale && <Ahead of={key} />}
+      {children}
+      <Dock>
+        {reading && (kind === 'choice' || kind === 'text' || isCheck) && <LastValue of={key} />}
+        {kind === 'choice' ? (
+          <div className="choice-answers" role="group" aria-label={name}>
+            {choices!.map((choice, i) => (
+              <Button
+                key={choice.id}
+                variant={reading?.choice === choice.id && !value.stale ? 'contained' : 'outlined'}
+                data-measure={i === 0 ? '' : undefined}
+                onClick={() => void choose(choice.id)}
+              >
+                {choice.name}
+              </Button>
+            ))}
+            {trouble && (
+              <p className="field-error" role="alert">
+                {trouble}
+              </p>
+            )}
+          </div>
+        ) : kind === 'text' ? (
+          <WordsEntry key={key} label={name} draft={`${snapshot.job.id}.${key}`} onTake={take} />
+        ) : isCheck ? (
+          <div>
+            <Button
+              variant={reading && !value.stale ? 'outlined' : 'contained'}
+              className="tick"
+              data-measure=""
+              onClick={() => void take('').then((answer) => setTrouble(answer?.message ?? ''))}
+            >
+              <span>✓ {reading ? w.tickAgain : w.tick(name)}</span>
+            </Button>
+            {trouble && (
+              <p className="field-error" role="alert">
+                {trouble}
+              </p>
+            )}
+          </div>
+        ) : (
+          <MeasureField
+            label={name}
+            draft={`${snapshot.job.id}.${key}`}
+            options={readOptionsFor(key, units, snapshot.bow)!}
+            addsMm={addedTo(key)}
+            onText={(text) => text !== '' && onTyping()}
+            onTake={take}
+            last={<LastValue of={key} />}
+          />
+        )}
+      </Dock>
     </div>
   );
 }
@@ -309,7 +312,6 @@ function Before({ value: { key, reading, target, standing, stale } }: { value: V
         {reading!.who}, {whenText(reading!.at, snapshot.shop.timeZone, snapshot.today)}
         {stale && <> · {stale.sentence}</>}
       </span>
-      <Still of={key} />
     </div>
   );
 }

@@ -19,6 +19,8 @@ import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { Dock } from '../../job/Dock';
+import { LastValue } from '../../job/LastValue';
 import { AgainNote } from '../../job/AgainNote';
 import { bow as w, devices } from '../../words';
 import { BowParts } from './BowParts';
@@ -68,7 +70,7 @@ export function LimbBolts({ bow }: { bow: BowRecord }) {
             {advice.message}
           </p>
         )}
-        <div className="split measure">
+        <div>
           {bow.maxTurns === null ? (
             <p className="note" data-kind="stop">
               {w.noLimit}
@@ -108,7 +110,7 @@ function Plan({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }
   const goal = toQuarterTurns(answer.turns);
   const moves = Math.abs(answer.turns - from) < 0.125 ? [] : turningPlan(from, goal);
   return (
-    <div className="stack">
+    <div className="split">
       <BoltClocks
         upper={latest(derived.history, 'limbTurnsUpper')?.si ?? 0}
         lower={latest(derived.history, 'limbTurnsLower')?.si ?? 0}
@@ -155,35 +157,40 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
   const options = readOptionsFor('limbTurnsUpper', units, bow)!;
   const turnsRead = read(turnsText, options);
   return (
-    <div className="weigh">
-      {known && (
-        <TurnsField
-          text={turnsText}
-          onText={setTurnsText}
-          options={options}
-          limit={bow.maxTurns!}
+    <>
+      <Dock>
+        {known && (
+          <TurnsField
+            text={turnsText}
+            onText={setTurnsText}
+            options={options}
+            limit={bow.maxTurns!}
+          />
+        )}
+        <MeasureField
+          last={<LastValue of="peakWeight" />}
+          label={w.weigh}
+          draft={`${snapshot.job.id}.peakWeight`}
+          options={readOptionsFor('peakWeight', units, bow)!}
+          hint={
+            known && turnsRead.ok ? `${w.at} ${write(turnsRead.si, 'turns', units)}` : undefined
+          }
+          onText={(text) => {
+            // Where the bolts stand holds still under a weight that is being typed; a weight found again
+            // must not put itself over turns that are found after it.
+            if (text !== '' && !isOwn && draftOf(turnsDraft) === '') setTurnsText(turnsText);
+          }}
+          onTake={async (entered) => {
+            if (known && !turnsRead.ok) return { message: turnsRead.message, pointer: '' };
+            const trouble = await send({
+              name: 'takeReadings',
+              readings: [{ key: 'peakWeight', entered, ...(known ? { entered2: turnsText } : {}) }],
+            });
+            if (!trouble) setTurnsText(null);
+            return trouble;
+          }}
         />
-      )}
-      <MeasureField
-        label={w.weigh}
-        draft={`${snapshot.job.id}.peakWeight`}
-        options={readOptionsFor('peakWeight', units, bow)!}
-        hint={known && turnsRead.ok ? `${w.at} ${write(turnsRead.si, 'turns', units)}` : undefined}
-        onText={(text) => {
-          // Where the bolts stand holds still under a weight that is being typed; a weight found again
-          // must not put itself over turns that are found after it.
-          if (text !== '' && !isOwn && draftOf(turnsDraft) === '') setTurnsText(turnsText);
-        }}
-        onTake={async (entered) => {
-          if (known && !turnsRead.ok) return { message: turnsRead.message, pointer: '' };
-          const trouble = await send({
-            name: 'takeReadings',
-            readings: [{ key: 'peakWeight', entered, ...(known ? { entered2: turnsText } : {}) }],
-          });
-          if (!trouble) setTurnsText(null);
-          return trouble;
-        }}
-      />
+      </Dock>
       <ScaleReading
         turns={known && turnsRead.ok ? turnsRead.si : null}
         onPeak={(forceN, device) => {
@@ -204,7 +211,7 @@ function Weigh({ bow, next }: { bow: BowRecord; next: number | null }) {
           });
         }}
       />
-    </div>
+    </>
   );
 }
 

@@ -21,6 +21,8 @@ import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { Dock } from '../../job/Dock';
+import { LastValue } from '../../job/LastValue';
 import { AgainNote } from '../../job/AgainNote';
 import { bow as b, twists as w } from '../../words';
 import { BowParts } from './BowParts';
@@ -77,7 +79,7 @@ export function Twists({ bow }: { bow: BowRecord }) {
           </section>
           <Timing bow={bow} />
         </div>
-        <div className="split measure block">
+        <div className="block">
           <ul className="rows method-rows">
             {keys.map((key) => (
               <ValueRow key={key} of={key} current={key === current} onChoose={() => choose(key)} />
@@ -226,7 +228,7 @@ function TakeValue({
   const signed = (text: string) =>
     of === 'timing' && first === 'bottom' && !/^[-−]/.test(text) ? `-${text}` : text;
   return (
-    <div className="stack">
+    <Dock>
       {of === 'timing' && (
         <div className="timing-first">
           <Choice label={w.touchedFirst} value={first} options={w.firsts} onChange={setFirst} />
@@ -236,6 +238,7 @@ function TakeValue({
         </div>
       )}
       <MeasureField
+        last={<LastValue of={of} />}
         label={setupValue(of).name}
         draft={`${snapshot.job.id}.${of}`}
         options={readOptionsFor(of, snapshot.shop.units, snapshot.bow)!}
@@ -243,6 +246,6 @@ function TakeValue({
         onText={(text) => text !== '' && onTyping()}
         onTake={(entered) => take(signed(entered))}
       />
-    </div>
+    </Dock>
   );
 }

@@ -32,6 +32,8 @@ import { useAsk } from '../../frame/useAsk';
 import { Discard } from '../../job/Discard';
 import { useJob, type Trouble } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { Dock } from '../../job/Dock';
+import { LastValue } from '../../job/LastValue';
 import { fit as w } from '../../words';
 import { FitHead } from './FitHead';
 import { lengthReasons } from './length-reasons';
@@ -156,7 +158,7 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
             <WithFractions text={derived.posture.contradiction} />
           </p>
         )}
-        <div className="split measure block">
+        <div className="block">
           <section>
             <h3 className="block-title">{w.readings}</h3>
             <ul className="rows method-rows">
@@ -172,19 +174,22 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
             </ul>
             <School />
           </section>
-          <MeasureField
-            key={method}
-            label={methodEntry(method).name}
-            draft={`${snapshot.job.id}.${method}`}
-            options={options}
-            onText={(text, answer) => {
-              setTyped(answer.ok ? answer.si : null);
-              // What is being typed stays, whatever another screen enters meanwhile.
-              if (text !== '') choose(method);
-            }}
-            onTake={take}
-            addsMm={addedTo(method)}
-          />
+          <Dock>
+            <MeasureField
+              key={method}
+              last={<LastValue of={method} />}
+              label={methodEntry(method).name}
+              draft={`${snapshot.job.id}.${method}`}
+              options={options}
+              onText={(text, answer) => {
+                setTyped(answer.ok ? answer.si : null);
+                // What is being typed stays, whatever another screen enters meanwhile.
+                if (text !== '') choose(method);
+              }}
+              onTake={take}
+              addsMm={addedTo(method)}
+            />
+          </Dock>
         </div>
         {result && <ShopModules bows={bows} target={result.drawLengthMm} />}
         {asking}

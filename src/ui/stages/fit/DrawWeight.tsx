@@ -12,6 +12,8 @@ import { secondsText, StopWatch } from '../../fields/StopWatch';
 import { plainDay, whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { Dock } from '../../job/Dock';
+import { LastValue } from '../../job/LastValue';
 import { fit as w } from '../../words';
 import { FitHead } from './FitHead';
 
@@ -61,7 +63,7 @@ export function DrawWeight() {
             )}
           </p>
         )}
-        <div className="split measure block">
+        <div className="block">
           <section>
             <h3 className="block-title">{w.trials}</h3>
             <ul className="rows trial-rows">
@@ -84,29 +86,32 @@ export function DrawWeight() {
             <StopWatch key={trial} onSeconds={hold} />
             {trials.length > 0 && snapshot.bow && <Growth bow={snapshot.bow} />}
           </section>
-          <MeasureField
-            label={w.trialLabel}
-            draft={`${snapshot.job.id}.weightTrial`}
-            hint={trials.length === 0 ? w.firstTrial(next) : w.nextTrial(next)}
-            options={readOptionsFor('weightTrial', units, snapshot.bow)!}
-            onText={(text) => (entered.current = text.trim())}
-            // Enter alone says nothing of how it went, and must not be taken for "smooth".
-            onTake={async () => ({ message: w.sayHow, pointer: '' })}
-            actions={(takeBy) => (
-              <div className="outcomes" role="group" aria-label={w.howItWent}>
-                {w.outcomes.map(({ id, name, hint }) => (
-                  <Button
-                    key={id}
-                    variant={id === 'smooth' ? 'contained' : 'outlined'}
-                    title={hint}
-                    onClick={() => takeBy(take(id))}
-                  >
-                    {name}
-                  </Button>
-                ))}
-              </div>
-            )}
-          />
+          <Dock>
+            <MeasureField
+              last={<LastValue of="weightTrial" />}
+              label={w.trialLabel}
+              draft={`${snapshot.job.id}.weightTrial`}
+              hint={trials.length === 0 ? w.firstTrial(next) : w.nextTrial(next)}
+              options={readOptionsFor('weightTrial', units, snapshot.bow)!}
+              onText={(text) => (entered.current = text.trim())}
+              // Enter alone says nothing of how it went, and must not be taken for "smooth".
+              onTake={async () => ({ message: w.sayHow, pointer: '' })}
+              actions={(takeBy) => (
+                <div className="outcomes" role="group" aria-label={w.howItWent}>
+                  {w.outcomes.map(({ id, name, hint }) => (
+                    <Button
+                      key={id}
+                      variant={id === 'smooth' ? 'contained' : 'outlined'}
+                      title={hint}
+                      onClick={() => takeBy(take(id))}
+                    >
+                      {name}
+                    </Button>
+                  ))}
+                </div>
+              )}
+            />
+          </Dock>
         </div>
       </main>
       <Margin

@@ -15,6 +15,8 @@ import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { Dock } from '../../job/Dock';
+import { LastValue } from '../../job/LastValue';
 import { fit as w } from '../../words';
 import { FitHead } from './FitHead';
 
@@ -87,7 +89,7 @@ export function FullDraw() {
 function BowInHand({ onTaken }: { onTaken: () => void }) {
   const { snapshot, send } = useJob();
   return (
-    <div className="split measure block">
+    <div className="block">
       <section className="stack">
         <p className="lead">{w.lookFirst}</p>
         <ol className="plain-steps">
@@ -96,19 +98,22 @@ function BowInHand({ onTaken }: { onTaken: () => void }) {
           ))}
         </ol>
       </section>
-      <MeasureField
-        label={w.bowInHandField}
-        draft={`${snapshot.job.id}.postureBow`}
-        options={readOptionsFor('postureBow', snapshot.shop.units, snapshot.bow)!}
-        onTake={async (entered) => {
-          const trouble = await send({
-            name: 'takeReadings',
-            readings: [{ key: 'postureBow', entered }],
-          });
-          if (!trouble) onTaken();
-          return trouble;
-        }}
-      />
+      <Dock>
+        <MeasureField
+          last={<LastValue of="postureBow" />}
+          label={w.bowInHandField}
+          draft={`${snapshot.job.id}.postureBow`}
+          options={readOptionsFor('postureBow', snapshot.shop.units, snapshot.bow)!}
+          onTake={async (entered) => {
+            const trouble = await send({
+              name: 'takeReadings',
+              readings: [{ key: 'postureBow', entered }],
+            });
+            if (!trouble) onTaken();
+            return trouble;
+          }}
+        />
+      </Dock>
     </div>
   );
 }

@@ -7,6 +7,8 @@ import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { Dock } from '../../job/Dock';
+import { LastValue } from '../../job/LastValue';
 import { fit as w } from '../../words';
 import { FitHead } from './FitHead';
 
@@ -49,7 +51,7 @@ export function OldBow() {
             )}
           </p>
         )}
-        <div className="split measure">
+        <div>
           <ul className="rows method-rows">
             {ENTRIES.map((entry) => {
               const reading = last(entry.key);
@@ -84,24 +86,27 @@ export function OldBow() {
               );
             })}
           </ul>
-          <MeasureField
-            key={current.key}
-            label={current.name}
-            draft={`${job.id}.${current.key}`}
-            options={readOptionsFor(current.key, shop.units, bow)!}
-            addsMm={addedTo(current.key)}
-            onText={(text) => {
-              if (text !== '') choose(current.key);
-            }}
-            onTake={async (entered) => {
-              const trouble = await send({
-                name: 'takeReadings',
-                readings: [{ key: current.key, entered, method: 'old bow' }],
-              });
-              if (!trouble) choose(null);
-              return trouble;
-            }}
-          />
+          <Dock>
+            <MeasureField
+              key={current.key}
+              last={<LastValue of={current.key} />}
+              label={current.name}
+              draft={`${job.id}.${current.key}`}
+              options={readOptionsFor(current.key, shop.units, bow)!}
+              addsMm={addedTo(current.key)}
+              onText={(text) => {
+                if (text !== '') choose(current.key);
+              }}
+              onTake={async (entered) => {
+                const trouble = await send({
+                  name: 'takeReadings',
+                  readings: [{ key: current.key, entered, method: 'old bow' }],
+                });
+                if (!trouble) choose(null);
+                return trouble;
+              }}
+            />
+          </Dock>
         </div>
       </main>
       <Margin

@@ -4,13 +4,21 @@ import Button from '@mui/material/Button';
 import { jobBareShaft, readOptionsFor } from '@/core/job';
 import { latest, readingText } from '@/core/route';
 import { bareShaftTear } from '@/core/tuning';
-import { metre, read } from '@/core/units';
+import { metre, read, type ReadOptions, type ShopUnits } from '@/core/units';
+import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
 import { paperWords } from '../../words';
 import { RestContradiction } from './RestContradiction';
-import { SmallNumber } from './SmallNumber';
+import { NumberSet } from '../../fields/NumberSet';
 
 const p = paperWords.bare;
+const FAR = (shop: ShopUnits): ReadOptions => ({
+  quantity: 'distance',
+  shop,
+  min: 8,
+  max: 40,
+  what: 'distance',
+});
 
 /** Bare shafts against fletched ones, as the tear they stand for. */
 export function BareShaft() {
@@ -23,13 +31,7 @@ export function BareShaft() {
   });
   const [trouble, setTrouble] = useState('');
   const options = readOptionsFor('bareShaft', units, snapshot.bow)!;
-  const far = read(text.distance, {
-    quantity: 'distance',
-    shop: units,
-    min: 8,
-    max: 40,
-    what: 'distance',
-  });
+  const far = read(text.distance, FAR(units));
   const right = read(text.right, options);
   const up = read(text.up, options);
   const ready = far.ok && right.ok && up.ok;
@@ -42,58 +44,53 @@ export function BareShaft() {
     setTrouble('');
   };
   return (
-    <form
-      className="stack lane-check"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!ready) {
-          const wrong = [far, right, up].find((entry) => !entry.ok);
-          return setTrouble(wrong && !wrong.ok ? wrong.message : '');
-        }
-        void send({ name: 'takeBareShaft', ...text }).then((answer) => {
-          setTrouble(answer?.message ?? '');
-          if (!answer) setText({ ...text, right: '', up: '' });
-        });
-      }}
-    >
+    <div className="stack lane-check">
       <p className="step-say">{p.hint}</p>
-      <div className="tear-fields">
-        <SmallNumber
-          label={p.distance}
-          text={text.distance}
-          onText={put('distance')}
-          result={far}
-        />
-        <SmallNumber
-          label={p.right}
-          text={text.right}
-          onText={put('right')}
-          result={right}
-          current
-        />
-        <SmallNumber label={p.up} text={text.up} onText={put('up')} result={up} />
-      </div>
+      <Dock>
+        <NumberSet
+          first={1}
+          numbers={[
+            {
+              label: p.distance,
+              text: text.distance,
+              onText: put('distance'),
+              result: far,
+              options: FAR(units),
+            },
+            { label: p.right, text: text.right, onText: put('right'), result: right, options },
+            { label: p.up, text: text.up, onText: put('up'), result: up, options },
+          ]}
+          onSubmit={() => {
+            if (!ready) {
+              const wrong = [far, right, up].find((entry) => !entry.ok);
+              return setTrouble(wrong && !wrong.ok ? wrong.message : '');
+            }
+            void send({ name: 'takeBareShaft', ...text }).then((answer) => {
+              setTrouble(answer?.message ?? '');
+              if (!answer) setText({ ...text, right: '', up: '' });
+            });
+          }}
+        >
+          <Button type="submit" variant="contained" fullWidth>
+            {p.take}
+          </Button>
+          <p className="field-error" role={trouble ? 'alert' : undefined}>
+            {trouble}
+          </p>
+        </NumberSet>
+      </Dock>
       {stands && (
         <p className="note" role="status">
           {p.stands(p.size(stands.rightMm, stands.upMm))} {!stands.tells && p.weak}
         </p>
       )}
-      <div className="actions">
-        <Button type="submit" variant="contained">
-          {p.take}
-        </Button>
-      </div>
-      <p className="field-error" role={trouble ? 'alert' : undefined}>
-        {trouble}
-      </p>
       <BareShaftMove />
       {last && (
         <p className="soft">
           {last.who}: <b>{readingText(last, units)}</b>, {last.entered}
         </p>
       )}
-    </form>
+    </div>
   );
 }
 

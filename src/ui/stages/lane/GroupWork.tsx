@@ -12,7 +12,7 @@ import { useDevice } from '../../fields/useDevice';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { devices as d, lane as w, marksWords as m } from '../../words';
-import { SmallNumber } from './SmallNumber';
+import { SmallNumber } from '../../fields/SmallNumber';
 import { TypedHit } from './TypedHit';
 
 const SPANS_MM = [150, 300, 600, 1200];

@@ -11,7 +11,7 @@ import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { lane as w, paperWords as p } from '../../words';
 import { RestContradiction } from './RestContradiction';
-import { SmallNumber } from './SmallNumber';
+import { SmallNumber } from '../../fields/SmallNumber';
 
 const KIND = { tuned: 'good', adjust: 'now', shootMore: 'wait', checkCauses: 'stop' } as const;
 

@@ -7,7 +7,7 @@ import { M_PER_YARD, metre, mm, read, write } from '@/core/units';
 import { PinsDrawing } from '../../drawings/PinsDrawing';
 import { useJob } from '../../job/JobProvider';
 import { marksWords } from '../../words';
-import { SmallNumber } from './SmallNumber';
+import { SmallNumber } from '../../fields/SmallNumber';
 
 const w = marksWords.pins;
 const USUAL_PINS = 5;

@@ -5,7 +5,7 @@ import { latest } from '@/core/route';
 import { read, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { marksWords as m } from '../../words';
-import { SmallNumber } from './SmallNumber';
+import { SmallNumber } from '../../fields/SmallNumber';
 
 /** "The scale says 58 at a true 60": a mark from a tape that is already on the sight. */
 export function ScaleReads() {

@@ -11,10 +11,12 @@ import { MeasureField } from '../../fields/MeasureField';
 import { useDevice } from '../../fields/useDevice';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { Dock } from '../../job/Dock';
+import { LastValue } from '../../job/LastValue';
 import { useStage } from '../../job/useStage';
 import { devices as d, lane as w, speedWords as s } from '../../words';
 import { LaneParts } from './LaneParts';
-import { SmallNumber } from './SmallNumber';
+import { SmallNumber } from '../../fields/SmallNumber';
 import { SpeedFacts } from './SpeedFacts';
 import { SpeedShots } from './SpeedShots';
 import { StepNotes } from './StepNotes';
@@ -134,20 +136,23 @@ function SpeedEntry() {
   return (
     <div className="split speed-split">
       <div className="stack">
-        {other && (
-          <>
-            <SmallNumber label={s.otherMass} text={mass} onText={setMass} result={massRead} />
-            <p className="small soft">{s.otherHint}</p>
-          </>
-        )}
-        <MeasureField
-          label={other ? s.otherArrow : setupValue('arrowSpeed').name}
-          draft={`${snapshot.job.id}.${other ? 'speedOther' : 'arrowSpeed'}`}
-          options={options}
-          onTake={(entered) =>
-            keep([...shots.map(wire), { entered, device: null, discarded: null }])
-          }
-        />
+        <Dock>
+          {other && (
+            <>
+              <SmallNumber label={s.otherMass} text={mass} onText={setMass} result={massRead} />
+              <p className="small soft">{s.otherHint}</p>
+            </>
+          )}
+          <MeasureField
+            label={other ? s.otherArrow : setupValue('arrowSpeed').name}
+            draft={`${snapshot.job.id}.${other ? 'speedOther' : 'arrowSpeed'}`}
+            options={options}
+            last={<LastValue of={other ? 'speedOther' : 'arrowSpeed'} />}
+            onTake={(entered) =>
+              keep([...shots.map(wire), { entered, device: null, discarded: null }])
+            }
+          />
+        </Dock>
         <div className="actions">
           {device.state === 'live' ? (
             <Button variant="outlined" onClick={device.clear}>

@@ -13,7 +13,9 @@ import { useJob } from '../../job/JobProvider';
 import { useDraft } from '../../job/useDraft';
 import { devices, lane as w, paperWords as p } from '../../words';
 import { PaperAdviceLine } from './PaperAdviceLine';
-import { SmallNumber } from './SmallNumber';
+import { NumberSet } from '../../fields/NumberSet';
+import { Dock } from '../../job/Dock';
+import { SmallNumber } from '../../fields/SmallNumber';
 
 const FAR_M = 2.6;
 const CENTRE: Tear = { rightMm: 0, upMm: 0 };
@@ -112,38 +114,36 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
         />
       </div>
       <div className="stack">
-        <form
-          className="stack"
-          noValidate
-          onSubmit={(event) => {
-            event.preventDefault();
-            submit();
-          }}
-        >
-          <div className="tear-fields">
-            <SmallNumber
-              label={w.right}
-              text={text.right}
-              onText={(value) => setText({ ...text, right: value })}
-              result={right}
-              current
-            />
-            <SmallNumber
-              label={w.up}
-              text={text.up}
-              onText={(value) => setText({ ...text, up: value })}
-              result={up}
-            />
-          </div>
-          {far.ok && far.si > FAR_M && <p className="note">{p.far}</p>}
-          <Button type="submit" variant="contained" className="enter">
-            <span>{both ? w.note(tearWords(right.si, up.si)) : w.noteBlank}</span>
-            <span className="key">Enter</span>
-          </Button>
-          <p className="field-error" role={trouble ? 'alert' : undefined}>
-            {trouble || archer.message}
-          </p>
-        </form>
+        <Dock>
+          <NumberSet
+            numbers={[
+              {
+                label: w.right,
+                text: text.right,
+                onText: (value) => setText({ ...text, right: value }),
+                result: right,
+                options,
+              },
+              {
+                label: w.up,
+                text: text.up,
+                onText: (value) => setText({ ...text, up: value }),
+                result: up,
+                options,
+              },
+            ]}
+            onSubmit={submit}
+          >
+            {far.ok && far.si > FAR_M && <p className="note">{p.far}</p>}
+            <Button type="submit" variant="contained" className="enter">
+              <span>{both ? w.note(tearWords(right.si, up.si)) : w.noteBlank}</span>
+              <span className="key">Enter</span>
+            </Button>
+            <p className="field-error" role={trouble ? 'alert' : undefined}>
+              {trouble || archer.message}
+            </p>
+          </NumberSet>
+        </Dock>
         <PaperAdviceLine tune={tune} />
         <Button
           variant="text"

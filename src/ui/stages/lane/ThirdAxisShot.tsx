@@ -5,7 +5,7 @@ import { jobMarks } from '@/core/job';
 import { degree, metre, read } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { marksWords } from '../../words';
-import { SmallNumber } from './SmallNumber';
+import { SmallNumber } from '../../fields/SmallNumber';
 
 const w = marksWords.third;
 const FINE_DEG = 0.3;

@@ -2,10 +2,11 @@
 import Button from '@mui/material/Button';
 import type { Hit } from '@/core/flight';
 import { mm, read, type ReadOptions } from '@/core/units';
+import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
 import { useDraft } from '../../job/useDraft';
 import { lane as w } from '../../words';
-import { SmallNumber } from './SmallNumber';
+import { NumberSet } from '../../fields/NumberSet';
 
 /** A hit measured with the rule instead of tapped. */
 export function TypedHit({ onHit }: { onHit: (hit: Hit) => void }) {
@@ -24,23 +25,29 @@ export function TypedHit({ onHit }: { onHit: (hit: Hit) => void }) {
   const right = read(rightText, options(w.hitRight));
   const up = read(upText, options(w.hitUp));
   return (
-    <form
-      className="typed-hit"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!right.ok || !up.ok) return;
-        onHit({ rightMm: mm(right.si), upMm: mm(up.si) });
-        setRight('');
-        setUp('');
-        document.querySelector<HTMLElement>('[data-measure]')?.focus();
-      }}
-    >
-      <SmallNumber label={w.hitRight} text={rightText} onText={setRight} result={right} current />
-      <SmallNumber label={w.hitUp} text={upText} onText={setUp} result={up} />
-      <Button type="submit" variant="outlined" disabled={!right.ok || !up.ok}>
-        {w.addHit}
-      </Button>
-    </form>
+    <Dock>
+      <NumberSet
+        numbers={[
+          {
+            label: w.hitRight,
+            text: rightText,
+            onText: setRight,
+            result: right,
+            options: options(w.hitRight),
+          },
+          { label: w.hitUp, text: upText, onText: setUp, result: up, options: options(w.hitUp) },
+        ]}
+        onSubmit={() => {
+          if (!right.ok || !up.ok) return;
+          onHit({ rightMm: mm(right.si), upMm: mm(up.si) });
+          setRight('');
+          setUp('');
+        }}
+      >
+        <Button type="submit" variant="outlined" fullWidth disabled={!right.ok || !up.ok}>
+          {w.addHit}
+        </Button>
+      </NumberSet>
+    </Dock>
   );
 }

@@ -3,12 +3,14 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import { driftWords, latest } from '@/core/route';
 import { walkBack } from '@/core/tuning';
-import { metre, mm, read, write } from '@/core/units';
+import { metre, mm, read, write, type ReadOptions } from '@/core/units';
 import { WalkBackDrawing } from '../../drawings/WalkBackDrawing';
+import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
 import { paperWords } from '../../words';
+import { useDraft } from '../../job/useDraft';
 import { RestContradiction } from './RestContradiction';
-import { SmallNumber } from './SmallNumber';
+import { NumberSet } from '../../fields/NumberSet';
 
 const p = paperWords.walk;
 interface Typed {
@@ -21,19 +23,32 @@ export function WalkBack() {
   const { snapshot, derived, send } = useJob();
   const units = snapshot.shop.units;
   const [hits, setHits] = useState<readonly Typed[]>([]);
-  const [text, setText] = useState<Typed>({ distance: '', right: '' });
+  const draft = `${snapshot.job.id}.walk`;
+  const [distanceText, putDistance] = useDraft(`${draft}.d`);
+  const [rightText, putRight] = useDraft(`${draft}.r`);
+  const text: Typed = { distance: distanceText, right: rightText };
+  const setText = (next: Typed) => {
+    putDistance(next.distance);
+    putRight(next.right);
+  };
   const [trouble, setTrouble] = useState('');
-  const far = (distance: string) =>
-    read(distance, { quantity: 'distance', shop: units, min: 3, max: 150, what: 'distance' });
-  const beside = (right: string) =>
-    read(right, {
-      quantity: 'length',
-      shop: units,
-      bareUnit: 'mm',
-      min: -3000,
-      max: 3000,
-      what: 'distance beside the line',
-    });
+  const farOptions: ReadOptions = {
+    quantity: 'distance',
+    shop: units,
+    min: 3,
+    max: 150,
+    what: 'distance',
+  };
+  const besideOptions: ReadOptions = {
+    quantity: 'length',
+    shop: units,
+    bareUnit: 'mm',
+    min: -3000,
+    max: 3000,
+    what: 'distance beside the line',
+  };
+  const far = (distance: string) => read(distance, farOptions);
+  const beside = (right: string) => read(right, besideOptions);
   // A line shot before the rest was moved says nothing any more: it would move it twice.
   const stale = derived.plan.stale.some(({ key }) => key === 'walkBack');
   const kept = stale ? null : latest(derived.history, 'walkBack');
@@ -70,32 +85,32 @@ export function WalkBack() {
       />
       <div className="stack">
         <p className="step-say">{p.hint}</p>
-        <form
-          className="tear-fields"
-          noValidate
-          onSubmit={(event) => {
-            event.preventDefault();
-            add();
-          }}
-        >
-          <SmallNumber
-            label={p.distance}
-            text={text.distance}
-            onText={(distance) => setText({ ...text, distance })}
-            result={far(text.distance)}
-            placeholder={units.distance === 'yd' ? '20 yd' : '20 m'}
-            current
-          />
-          <SmallNumber
-            label={p.right}
-            text={text.right}
-            onText={(right) => setText({ ...text, right })}
-            result={beside(text.right)}
-          />
-          <Button type="submit" variant="outlined">
-            {p.add}
-          </Button>
-        </form>
+        <Dock>
+          <NumberSet
+            numbers={[
+              {
+                label: p.distance,
+                text: text.distance,
+                onText: (distance) => setText({ ...text, distance }),
+                result: far(text.distance),
+                options: farOptions,
+                placeholder: units.distance === 'yd' ? '20 yd' : '20 m',
+              },
+              {
+                label: p.right,
+                text: text.right,
+                onText: (right) => setText({ ...text, right }),
+                result: beside(text.right),
+                options: besideOptions,
+              },
+            ]}
+            onSubmit={add}
+          >
+            <Button type="submit" variant="outlined" fullWidth>
+              {p.add}
+            </Button>
+          </NumberSet>
+        </Dock>
         {hits.length > 0 && (
           <ul className="rows">
             {hits.map((hit, i) => (

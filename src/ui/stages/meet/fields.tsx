@@ -289,11 +289,11 @@ function Money() {
       value={job.budgetCents === null ? '' : writeMoney(job.budgetCents)}
       maxLength={20}
       check={(text) => {
-        const result = readMoney(text, 'budget');
+        const result = readMoney(text, { what: 'budget' });
         return text.trim() === '' || result.ok ? null : result.message;
       }}
       onSave={(text) => {
-        const result = readMoney(text, 'budget');
+        const result = readMoney(text, { what: 'budget' });
         return set({ budgetCents: result.ok ? result.cents : null });
       }}
     />

@@ -6,6 +6,8 @@ import { Choice } from '../../fields/Choice';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { Dock } from '../../job/Dock';
+import { LastValue } from '../../job/LastValue';
 import { lane, steady as w } from '../../words';
 import { NoBow } from '../bench/BenchStage';
 
@@ -29,7 +31,7 @@ export function SteadyStage() {
           <h2>{w.title}</h2>
           <span className="spread">{w.lead}</span>
         </div>
-        <div className="split measure block">
+        <div className="block">
           <section className="stack">
             <Choice
               label={w.tip}
@@ -48,15 +50,18 @@ export function SteadyStage() {
               </p>
             )}
           </section>
-          <MeasureField
-            label={w.mass}
-            draft={`${snapshot.job.id}.bowMass`}
-            hint={setupValue('bowMass').tool}
-            options={readOptionsFor('bowMass', units, snapshot.bow)!}
-            onTake={(entered) =>
-              send({ name: 'takeReadings', readings: [{ key: 'bowMass', entered }] })
-            }
-          />
+          <Dock>
+            <MeasureField
+              last={<LastValue of="bowMass" />}
+              label={w.mass}
+              draft={`${snapshot.job.id}.bowMass`}
+              hint={setupValue('bowMass').tool}
+              options={readOptionsFor('bowMass', units, snapshot.bow)!}
+              onTake={(entered) =>
+                send({ name: 'takeReadings', readings: [{ key: 'bowMass', entered }] })
+              }
+            />
+          </Dock>
         </div>
       </main>
       <Margin

@@ -11,6 +11,9 @@ export function SmallNumber({
   current = false,
   name,
   placeholder = '0 mm',
+  hasPad = false,
+  isAt = false,
+  onFocus,
 }: {
   label: string;
   text: string;
@@ -20,6 +23,11 @@ export function SmallNumber({
   /** Id of the field, where something else refers to it. */
   name?: string;
   placeholder?: string;
+  /** Fingers use the pad beside it, not the tablet’s own keys. */
+  hasPad?: boolean;
+  /** The pad writes into this one. */
+  isAt?: boolean;
+  onFocus?: () => void;
 }) {
   const own = useId();
   const id = name ?? own;
@@ -29,12 +37,14 @@ export function SmallNumber({
       <label className="field-label" htmlFor={id}>
         {label}
       </label>
-      <div className="measure-field small-number" data-wrong={wrong ? 'yes' : 'no'}>
+      <div className="measure-field small-number" data-wrong={wrong ? 'yes' : 'no'} data-at={isAt}>
         <div className="line">
           <input
             id={id}
             value={text}
             autoComplete="off"
+            inputMode={hasPad ? 'none' : undefined}
+            onFocus={onFocus}
             maxLength={30}
             placeholder={placeholder}
             data-measure={current ? '' : undefined}

@@ -1,0 +1,35 @@
+'use client';
+import { latest, readingText, setupValue, type SetupKey } from '@/core/route';
+import { WithFractions } from '../fields/Figure';
+import { whenText } from '../fields/dates';
+import { frame } from '../words';
+import { useJob } from './JobProvider';
+import { Still } from './Still';
+
+/** What was read last of this value and by whom, beside the field that takes the next. */
+export function LastValue({ of }: { of: string }) {
+  const { snapshot, derived } = useJob();
+  const { shop, today } = snapshot;
+  const setup = latest(derived.history, of as SetupKey);
+  const reading = setup ?? snapshot.fitReadings.findLast(({ key }) => key === of) ?? null;
+  if (!reading) return <p className="last-value soft">{frame.noLast}</p>;
+  const text = setup ? readingText(setup, shop.units) : reading.entered;
+  const isTick = setup !== null && setupValue(setup.key).kind === 'check';
+  // Who and when stand with the reading itself; here the one tap is worth more.
+  const isAgain = setup !== null && derived.plan.stale.some(({ key }) => key === setup.key);
+  return (
+    <p className="last-value">
+      <span className="soft">{frame.lastValue}</span>{' '}
+      <b className="figure">
+        <WithFractions text={isTick ? '✓' : text} />
+      </b>{' '}
+      {isAgain ? (
+        <Still of={setup!.key} />
+      ) : (
+        <span className="soft last-who">
+          {reading.who}, {whenText(reading.at, shop.timeZone, today)}
+        </span>
+      )}
+    </p>
+  );
+}
