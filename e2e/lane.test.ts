@@ -317,7 +317,7 @@ test('a multi-pin job: gaps, those outside named, where the first has to stand',
   expect(bar).toBeCloseTo(96 / 25.4, 2);
 });
 
-test('“the scale says 58 at a true 60”, and a mark that does not fit is named', async () => {
+test('“the scale says 47 at a true 50”, and a mark that does not fit is named', async () => {
   const page = await shop.page();
   const jobId = await shop.jobOf('Aino');
   await lane(page, jobId, 'part=first');

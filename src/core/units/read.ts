@@ -62,9 +62,9 @@ const example = (quantity: QuantityName): string =>
   ({
     length: '28 3/8, 28.375 in or 721 mm',
     distance: '18 m or 20 yd',
-    force: '53 lb or 236 N',
-    mass: '420 gr or 27 g',
-    speed: '282 fps or 86 m/s',
+    force: '47 lb or 209 N',
+    mass: '390 gr or 25 g',
+    speed: '274 fps or 84 m/s',
     angle: '1.5',
     turns: '4 1/2',
     time: '12',
@@ -72,7 +72,7 @@ const example = (quantity: QuantityName): string =>
 
 /**
  * Reads a quantity as it is spoken at the bench: `28 3/8`, `28.375 in`, `721mm`, `72,1 cm`,
- * `53#`, `420gr`, `282 fps`, `5' 11 1/2"`. A comma is a decimal comma; a thousands separator
+ * `47#`, `390gr`, `274 fps`, `5' 11 1/2"`. A comma is a decimal comma; a thousands separator
  * is refused rather than guessed.
  *
  * @returns the SI value and the unit it was given in, or a refusal with its reason.

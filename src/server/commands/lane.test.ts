@@ -214,20 +214,20 @@ describe('distances', () => {
     expect(job.readings.at(-1)!.si2).toBeCloseTo(23 - (201.25 * 0.75) / 50.75, 3);
     expect(job.readings.at(-1)!.data).toMatchObject({ kind: 'mark' });
   });
-  test('“the scale says 58 at a true 60” is a slower tape’s word', () => {
+  test('“the scale says 47 at a true 50” is a slower tape’s word', () => {
     settle();
-    send({ name: 'takeMark', distance: '60 m', scale: '58 m', tapeSpeed: '70 m/s' });
+    send({ name: 'takeMark', distance: '50 m', scale: '47 m', tapeSpeed: '70 m/s' });
     const reading = job.readings.at(-1)!;
-    expect(reading.data).toMatchObject({ kind: 'mark', scaleM: 58 });
-    const { fit, flight } = jobMarks(derive(job), [metre(60)]);
+    expect(reading.data).toMatchObject({ kind: 'mark', scaleM: 47 });
+    const { fit, flight } = jobMarks(derive(job), [metre(50)]);
     if (!fit?.ok) throw new Error('no fit');
     // Less drop at the true distance: the arrow is faster than the tape thinks.
     expect(fit.speedMps).toBeGreaterThan(70.5);
     expect(flight!.speedMps).toBe(fit.speedMps);
     expect(
-      refusal({ name: 'takeMark', distance: '50 m', scale: '49 m', tapeSpeed: '900 fps' }).pointer,
+      refusal({ name: 'takeMark', distance: '60 m', scale: '58.8 m', tapeSpeed: '900 fps' }).pointer,
     ).toBe('/command/tapeSpeed');
-    expect(refusal({ name: 'takeMark', distance: '50 m' }).reason).toBe('nothing-read');
+    expect(refusal({ name: 'takeMark', distance: '60 m' }).reason).toBe('nothing-read');
   });
   test('bad marks: one distance twice, the wrong order, none that an arrow makes', () => {
     settle();

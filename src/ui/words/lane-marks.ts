@@ -14,7 +14,7 @@ export const marksWords = {
   takeCorrected: (distance: string, mm: string) => `Take ${distance} at ${mm} mm, as corrected`,
   group: (rms: string, widest: string) => `Scatter ${rms}, widest ${widest}`,
   scaleTitle: 'The scale reads otherwise?',
-  scaleHint: 'A tape that reads 58 at a true 60 says which tape is right.',
+  scaleHint: 'A tape that reads 47 at a true 50 says which tape is right.',
   trueDistance: 'True distance',
   scaleReads: 'The scale reads there',
   tapeSpeed: 'Speed printed on that tape',

@@ -7,7 +7,7 @@ import { useJob } from '../../job/JobProvider';
 import { marksWords as m } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
 
-/** "The scale says 58 at a true 60": a mark from a tape that is already on the sight. */
+/** "The scale says 47 at a true 50": a mark from a tape that is already on the sight. */
 export function ScaleReads() {
   const { snapshot, derived, send } = useJob();
   const units = snapshot.shop.units;
