@@ -4,6 +4,19 @@ import addFormats from 'ajv-formats';
 
 const ajv = new Ajv({ allErrors: true, strict: true, discriminator: true });
 addFormats(ajv);
+// The package takes a 61st second and an offset without minutes, which no clock here can read.
+ajv.addFormat('date-time', isInstant);
+
+const INSTANT = /^(\d{4})-(\d\d)-(\d\d)T\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/;
+
+/** An instant of RFC 3339 that is one: a day of the calendar, a time of the clock, its offset whole. */
+export function isInstant(text: string): boolean {
+  const match = INSTANT.exec(text);
+  if (!match || Number.isNaN(Date.parse(text))) return false;
+  const [year, month, day] = match.slice(1, 4).map(Number);
+  // The language carries 30 February over into March.
+  return new Date(Date.UTC(year!, month! - 1, day)).getUTCDate() === day;
+}
 
 export interface InputError {
   /** JSON pointer to what is wrong; empty for the whole. */

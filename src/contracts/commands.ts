@@ -7,6 +7,8 @@ import { SomeSchools } from './shop';
 
 /** A shop plans in this century; another year is a slip of the finger. */
 const Day = { type: 'string', format: 'date', pattern: '^20' };
+/** Of a row the shop has: never empty, or the first row without one would be everybody’s. */
+const Id = Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' });
 const Instant = { type: 'string', format: 'date-time', pattern: '^20' };
 
 /** What is asked of an archer; every field is sent only when it is answered or changed. */
@@ -96,14 +98,14 @@ export const Command = Type.Union([
   }),
   ...LANE_COMMANDS,
   command('startDrawOff', {
-    bowIds: Type.Array(Text(60), { minItems: 2, maxItems: 5, uniqueItems: true }),
+    bowIds: Type.Array(Id, { minItems: 2, maxItems: 5, uniqueItems: true }),
   }),
   command('markDrawOff', {
     aspect: OneOf('grip', 'draw', 'wall', 'quiet', 'hold'),
-    first: Text(60),
-    second: Text(60),
+    first: Id,
+    second: Id,
     /** Null for alike. */
-    better: NullOr<string>({ type: 'string', maxLength: 60 }),
+    better: NullOr<string>({ type: 'string', minLength: 1, maxLength: 60 }),
   }),
   command('setDrawOff', { speedCounts: Type.Boolean() }),
   command('endDrawOff', {}),
@@ -117,7 +119,7 @@ export const Command = Type.Union([
     }),
   }),
   command('chooseBow', {
-    bowId: NullOr<string>({ type: 'string', maxLength: 60 }),
+    bowId: NullOr<string>({ type: 'string', minLength: 1, maxLength: 60 }),
     /** Asked for when the bow does not cover the fit. */
     reason: Type.Optional(Text(200)),
   }),
@@ -129,7 +131,7 @@ export const Command = Type.Union([
   }),
   command('choosePart', {
     slot: Slot,
-    itemId: NullOr<string>({ type: 'string', maxLength: 60 }),
+    itemId: NullOr<string>({ type: 'string', minLength: 1, maxLength: 60 }),
     owned: Type.Boolean(),
     /** Name of an own part the catalogue does not know. */
     label: Text(80),
@@ -195,7 +197,7 @@ export const NewJobRequest = Type.Object(
   {
     who: Type.String({ minLength: 1, maxLength: 60 }),
     /** An archer who has been here before. */
-    archerId: Type.Optional(Text(60)),
+    archerId: Type.Optional(Id),
     archer: Type.Partial(ArcherAnswers, strict),
     job: Type.Partial(JobAnswers, strict),
   },

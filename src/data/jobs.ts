@@ -95,14 +95,39 @@ export function jobById(db: Db, id: string): Job | null {
   return row ? jobMapping.fromRow(row) : null;
 }
 
-/** Every job, promised first; those without a date last. */
+/** Every job that can be read, promised first; those without a date last. */
 export const allJobs = (db: Db): Job[] =>
   db
     .prepare(
       `SELECT ${jobMapping.columnList} FROM job ORDER BY promised_day IS NULL, promised_day, number`,
     )
     .all()
-    .map((row) => jobMapping.fromRow(row));
+    .flatMap((row) => {
+      try {
+        return [jobMapping.fromRow(row)];
+      } catch {
+        // Named on Today; the others are none the worse for it.
+        return [];
+      }
+    });
+
+export interface JobHead {
+  readonly id: string;
+  readonly number: number;
+  readonly deliveredAt: string | null;
+  /** Empty where the archer is not to be found. */
+  readonly name: string;
+}
+
+/** Every job by what can be read of it whatever else is wrong; promised first. */
+export const jobHeads = (db: Db): JobHead[] =>
+  db
+    .prepare(
+      `SELECT job.id, number, delivered_at AS deliveredAt, coalesce(archer.name, '') AS name
+       FROM job LEFT JOIN archer ON archer.id = job.archer_id
+       ORDER BY promised_day IS NULL, promised_day, number`,
+    )
+    .all() as JobHead[];
 
 /** Jobs of one archer, newest first. */
 export const jobsOfArcher = (db: Db, archerId: string): Job[] =>

@@ -4,10 +4,8 @@ import {
   calendarInput,
   clockOfMinute,
   dayOfMinute,
-  derive,
   minuteOf,
   type CalendarView,
-  type JobSnapshot,
   type ShopTime,
 } from '@/core/job';
 import { seeded } from '@/core/numerics';
@@ -20,12 +18,11 @@ import {
   type Hindrance,
 } from '@/core/route';
 import { db, type Db } from '@/data/db';
-import { allJobs } from '@/data/jobs';
 import { allPins, dropPin, putPin } from '@/data/pins';
 import { shopSettings } from '@/data/settings';
 import { now, shopDay, shopInstant, shopMinutes } from './clock';
 import { invalid, notFound, Problem } from './problem';
-import { loadSnapshot } from './snapshot';
+import { readJobs, type ReadJob } from './read-jobs';
 
 /** The page's own thread goes on looking; the server only puts everything somewhere. */
 const FIRST_LOOKS = 8;
@@ -37,10 +34,7 @@ const shopTime = (timeZone: string, instant: Date | string): ShopTime => ({
 });
 
 /** Open jobs only: who has their bow has nothing left at the bench. */
-const openJobs = (from: Db): JobSnapshot[] =>
-  allJobs(from)
-    .filter(({ deliveredAt }) => deliveredAt === null)
-    .map(({ id }) => loadSnapshot(id, from)!);
+const openJobs = (from: Db): readonly ReadJob[] => readJobs(from, { openOnly: true }).jobs;
 
 /** The bench from now on: what is to be planned, and a first plan of it. */
 export function calendarView(from: Db = db(), open = openJobs(from)): CalendarView {
@@ -48,16 +42,16 @@ export function calendarView(from: Db = db(), open = openJobs(from)): CalendarVi
   return { firstDay, input, plan: planCalendar(input, seeded(CALENDAR_SEED), FIRST_LOOKS) };
 }
 
-function inputNow(from: Db, open: readonly JobSnapshot[]) {
+function inputNow(from: Db, open: readonly ReadJob[]) {
   const shop = shopSettings(from);
   const time = (instant: Date | string) => shopTime(shop.timeZone, instant);
   const here = time(now());
   const input = calendarInput({
     shop,
     now: here,
-    jobs: open.map((snapshot) => ({
+    jobs: open.map(({ snapshot, derived }) => ({
       snapshot,
-      derived: derive(snapshot),
+      derived,
       appointment: snapshot.job.appointmentAt ? time(snapshot.job.appointmentAt) : null,
     })),
     pins: allPins(from).map(({ jobId, stepId, startsAt }) => ({

@@ -23,7 +23,8 @@ export function find(query: string, from: Db = db()): Found[] {
   if (words.length === 0) return [];
   return allJobs(from)
     .flatMap((job) => {
-      const archer = archerById(from, job.archerId)!;
+      const archer = archerById(from, job.archerId);
+      if (!archer) return [];
       const bow = job.bowId ? bowById(from, job.bowId) : null;
       const about = bow ? bowName(bow) : 'no bow yet';
       const { name, phone } = archer;

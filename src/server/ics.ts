@@ -32,7 +32,8 @@ export function appointmentsFile(jobId: string | null, from: Db = db()): string 
     if (!job.appointmentAt || job.deliveredAt || (jobId !== null && job.id !== jobId)) continue;
     const start = new Date(job.appointmentAt);
     if (start < now()) continue;
-    const archer = archerById(from, job.archerId)!;
+    const archer = archerById(from, job.archerId);
+    if (!archer) continue;
     const bow = job.bowId ? bowById(from, job.bowId) : null;
     const event = new ICAL.Component('vevent');
     const about = bow ? bowName(bow) : 'first fit';

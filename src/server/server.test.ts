@@ -216,7 +216,9 @@ describe('with a shop', () => {
   });
 
   test('today: what is promised first stands first, the delivered last', () => {
-    open('Late', { promisedDay: '2026-11-20' });
+    open('Late');
+    // Promised a week ago, when it was still to come.
+    db.prepare(`UPDATE job SET promised_day = '2026-11-20'`).run();
     open('Never');
     open('Soon', { promisedDay: '2026-11-25' });
     const view = todayView(db);

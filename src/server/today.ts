@@ -1,8 +1,6 @@
 import {
   dayOfMinute,
-  derive,
   stageStates,
-  type JobSnapshot,
   type Ticket,
   type TicketState,
   type TodayView,
@@ -11,23 +9,24 @@ import { setupValue, stationName, USUAL_SHIFT, type LateJob } from '@/core/route
 import { COME_BACK_DAYS } from '@/core/sheet';
 import { addDays } from '@/core/units';
 import { db, type Db } from '@/data/db';
-import { allJobs } from '@/data/jobs';
 import { shopSettings } from '@/data/settings';
 import { calendarView } from './calendar';
 import { now, shopDay, shopMinutes } from './clock';
-import { loadSnapshot } from './snapshot';
+import { readJobs, type ReadJob } from './read-jobs';
 
 /** The home screen: tickets in order of what to do next, the bench's day, arrivals, returns. */
 export function todayView(from: Db = db()): TodayView {
   const shop = shopSettings(from);
   const day = shopDay(shop.timeZone);
   const minutesNow = shopMinutes(shop.timeZone, now());
-  const jobs = allJobs(from).map((job) => loadSnapshot(job.id, from)!);
-  const open = jobs.filter((snapshot) => !snapshot.job.deliveredAt);
-  const calendar = calendarView(from, open);
+  const { jobs: all, unreadable } = readJobs(from);
+  const jobs = all.map(({ snapshot }) => snapshot);
+  const openJobs = all.filter(({ snapshot }) => !snapshot.job.deliveredAt);
+  const open = openJobs.map(({ snapshot }) => snapshot);
+  const calendar = calendarView(from, openJobs);
   const late = new Map(calendar.plan.late.map((entry) => [entry.jobId, entry]));
-  const tickets = jobs.map((snapshot) =>
-    ticketOf(snapshot, day, lateWords(late.get(snapshot.job.id), day)),
+  const tickets = all.map((job) =>
+    ticketOf(job, day, lateWords(late.get(job.snapshot.job.id), day)),
   );
   const shifts = calendar.input.people.flatMap((person) =>
     person.shifts.filter((shift) => shift.from < 1440),
@@ -55,6 +54,7 @@ export function todayView(from: Db = db()): TodayView {
           : [],
       )
       .sort((a, b) => a.day.localeCompare(b.day)),
+    unreadable,
     shopName: shop.name,
     people: shop.people,
     timeZone: shop.timeZone,
@@ -78,9 +78,8 @@ const byUrgency = (a: Ticket, b: Ticket) =>
 const lateWords = (late: LateJob | undefined, day: string): string | null =>
   late ? `done ${dayOfMinute(day, late.endsAt - 1)} by the plan` : null;
 
-function ticketOf(snapshot: JobSnapshot, day: string, planned: string | null): Ticket {
+function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string | null): Ticket {
   const { job, archer, bow, parts } = snapshot;
-  const derived = derive(snapshot);
   const states = stageStates(snapshot, derived);
   const { stale, visits } = derived.plan;
   const waiting = parts.find((part) => part.arrivesDay && part.arrivesDay > day);

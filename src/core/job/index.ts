@@ -5,6 +5,7 @@ export * from './stages';
 export * from './marks';
 export * from './entry';
 export * from './today';
+export * from './planned-days';
 export * from './fit-readings';
 export * from './conversation';
 export * from './draw-off-setup';

@@ -22,6 +22,13 @@ export interface Ticket {
   readonly place: string;
 }
 
+export interface UnreadableJob {
+  readonly jobId: string;
+  readonly number: number;
+  /** Empty where even that is lost. */
+  readonly name: string;
+}
+
 export interface TodayView {
   readonly day: string;
   readonly minutesNow: number;
@@ -42,6 +49,8 @@ export interface TodayView {
     readonly name: string;
     readonly jobId: string;
   }[];
+  /** Jobs whose record is damaged; the others stand above. */
+  readonly unreadable: readonly UnreadableJob[];
   readonly shopName: string;
   readonly people: readonly string[];
   readonly timeZone: string;

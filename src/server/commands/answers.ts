@@ -1,6 +1,45 @@
-import { type Archer, type Job } from '@/core/job';
+import { MOST_DAYS_AHEAD, plannedDayFault, type Archer, type Job, type Shop } from '@/core/job';
 import { updateArcher, updateJob, jobById } from '@/data/jobs';
+import { addDays } from '@/core/units';
+import { shopDay } from '../clock';
 import { cannot, pick, spaced, type Handlers } from './types';
+
+interface PlannedDays {
+  readonly promisedDay?: string | null;
+  readonly appointmentAt?: string | null;
+}
+
+/** A promise and an appointment lie between today and two years; what stands already may be older. */
+export function checkPlannedDays(
+  answers: PlannedDays,
+  { job, today, shop }: { job: PlannedDays; today: string; shop: Pick<Shop, 'timeZone'> },
+  pointer: string,
+): void {
+  const { promisedDay, appointmentAt } = answers;
+  const last = addDays(today, MOST_DAYS_AHEAD);
+  const promised = promisedDay && promisedDay !== job.promisedDay;
+  const promiseFault = promised ? plannedDayFault(promisedDay, today) : null;
+  if (promiseFault)
+    throw cannot(
+      `promise-${promiseFault}`,
+      promiseFault === 'past'
+        ? `That day is past: promise today, ${today}, or a later day.`
+        : `That is over two years off: promise a day up to ${last}.`,
+      `${pointer}/promisedDay`,
+    );
+  const appointed = appointmentAt && appointmentAt !== job.appointmentAt;
+  const appointmentFault = appointed
+    ? plannedDayFault(shopDay(shop.timeZone, appointmentAt), today)
+    : null;
+  if (appointmentFault)
+    throw cannot(
+      `appointment-${appointmentFault}`,
+      appointmentFault === 'past'
+        ? `That day is past: appoint today, ${today}, or a later day.`
+        : `That is over two years off: appoint a day up to ${last}.`,
+      `${pointer}/appointmentAt`,
+    );
+}
 
 const GONE_PAST = ['asked', 'skipped'];
 
@@ -8,13 +47,7 @@ const GONE_PAST = ['asked', 'skipped'];
 export const ANSWERS = {
   setAnswers({ archer, job }, { db, snapshot }) {
     const before = snapshot.archer;
-    const promised = job?.promisedDay;
-    if (promised && promised < snapshot.today && promised !== snapshot.job.promisedDay)
-      throw cannot(
-        'promise-past',
-        `That day is past: promise today, ${snapshot.today}, or a later day.`,
-        '/command/job/promisedDay',
-      );
+    checkPlannedDays(job ?? {}, snapshot, '/command/job');
     if (archer && Object.keys(archer).length > 0)
       updateArcher(db, { ...before, ...archer } as Archer);
     if (job && Object.keys(job).length > 0)

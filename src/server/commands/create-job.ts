@@ -5,8 +5,10 @@ import { db, type Db } from '@/data/db';
 import { archerById, insertArcher, insertJob, nextJobNumber } from '@/data/jobs';
 import { addEvent } from '@/data/records';
 import { randomUUID } from 'node:crypto';
-import { nowIso } from '../clock';
+import { shopSettings } from '@/data/settings';
+import { nowIso, shopDay } from '../clock';
 import { invalid, notFound } from '../problem';
+import { checkPlannedDays } from './answers';
 import { loadSnapshot } from '../snapshot';
 
 const checkNewJob = checker(NewJobRequest);
@@ -39,6 +41,17 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
     const id = archerId ?? randomUUID();
     const known = archerById(on, id);
     if (archerId && !known) throw notFound('archer');
+    const said = Object.keys(archer);
+    // Who is known keeps what is known of them; it is changed in the job, where it can be taken back.
+    if (known && said.length > 0)
+      throw invalid(
+        said.map((field) => ({
+          pointer: `/archer/${field}`,
+          detail: `is of somebody known already: open the job, then answer it there`,
+        })),
+      );
+    const shop = shopSettings(on);
+    checkPlannedDays(job, { job: {}, today: shopDay(shop.timeZone), shop }, '/job');
     if (!known)
       insertArcher(on, { ...BLANK_ARCHER, ...archer, id, name: archer.name!.trim() } as Archer);
     const at = nowIso();

@@ -225,7 +225,8 @@ describe('distances', () => {
     expect(fit.speedMps).toBeGreaterThan(70.5);
     expect(flight!.speedMps).toBe(fit.speedMps);
     expect(
-      refusal({ name: 'takeMark', distance: '60 m', scale: '58.8 m', tapeSpeed: '900 fps' }).pointer,
+      refusal({ name: 'takeMark', distance: '60 m', scale: '58.8 m', tapeSpeed: '900 fps' })
+        .pointer,
     ).toBe('/command/tapeSpeed');
     expect(refusal({ name: 'takeMark', distance: '60 m' }).reason).toBe('nothing-read');
   });

@@ -4,8 +4,11 @@ import { useEffect, useRef } from 'react';
 const TYPING = 'input, textarea, select, [contenteditable="true"], [role="dialog"]';
 /** After `g` a digit goes to a stage for so long. */
 const GO_MS = 1500;
-/** What goes on with a number that was begun: fractions, decimals, units. */
-const GOES_ON = /^[0-9.,/"'#\s+−–a-zA-Z°-]$/;
+/**
+ * What goes on with a number that was begun: fractions, decimals, a unit’s first letter. Other letters
+ * stay keys of the screen, also beside a number that was left standing.
+ */
+const GOES_ON = /^[0-9.,/"'#\s+−–°icmylNgof-]$/;
 
 /** Whether a key belongs to what is focused and not to the screen. */
 const isTyping = (target: EventTarget | null) =>

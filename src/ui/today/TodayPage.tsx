@@ -53,6 +53,11 @@ export function TodayPage({ view }: { view: TodayView }) {
             </Link>
           </span>
         </div>
+        {view.unreadable.length > 0 && (
+          <p className="note" data-kind="stop" role="alert">
+            {w.unreadable(view.unreadable)}
+          </p>
+        )}
         <PlanState calendar={calendar} />
         {calendar.trouble && (
           <p className="note" data-kind="stop" role="alert">

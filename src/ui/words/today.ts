@@ -8,6 +8,10 @@ export const today = {
   bench: 'The bench today',
   visits: (press: number, bows: number) =>
     `press used ${press === 1 ? 'once' : `${press} times`} for ${bows} ${bows === 1 ? 'bow' : 'bows'}`,
+  unreadable: (jobs: readonly { number: number; name: string }[]) =>
+    `${jobs.length === 1 ? 'One job cannot' : `${jobs.length} jobs cannot`} be read: ${jobs
+      .map(({ number, name }) => (name ? `${number}, ${name}` : String(number)))
+      .join('; ')}. The others are not touched by it. Bring that record back from a backup.`,
   nothingPlanned: 'Nothing planned for the rest of the day.',
   closed: 'The shop is closed; this is the plan for when it opens.',
   plan: 'Plan of the day by station',
