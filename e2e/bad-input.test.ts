@@ -83,6 +83,8 @@ describe('a measuring field', () => {
     await visit(page, `${shop.url}/jobs/${jobId}/fit`);
     const hands = fingers(await page);
     await page.setViewport({ width: 1280, height: 800, hasTouch: true });
+    // What was refused before still stands there.
+    await clear(page, '[data-measure]');
     await hands.number('Arm span', '60');
     await reads(page, 'the methods disagree');
     // Of two that disagree none is the culprit.

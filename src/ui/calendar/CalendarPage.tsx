@@ -149,7 +149,7 @@ function DayVisits({
 }) {
   return (
     <section>
-      <h3 className="block-title">{w.all}</h3>
+      <h2 className="block-title">{w.all}</h2>
       <ul className="rows calendar-rows">
         {visits.map((visit) => (
           <li key={`${visit.jobId} ${visit.visitId}`}>
@@ -198,7 +198,7 @@ function PutByHand({
   if (visits.length === 0) return null;
   return (
     <section>
-      <h3 className="block-title">{w.putTitle}</h3>
+      <h2 className="block-title">{w.putTitle}</h2>
       <ul className="rows calendar-rows">
         {visits.map((visit) => (
           <li key={`${visit.jobId} ${visit.visitId}`}>
@@ -234,7 +234,7 @@ function LateList({ calendar: { plan, remedies, view, part } }: { calendar: Cale
     <section>
       {late.length > 0 && (
         <>
-          <h3 className="block-title">{w.lateTitle}</h3>
+          <h2 className="block-title">{w.lateTitle}</h2>
           <ul className="rows late-rows">
             {late.map(({ jobId, name, endsAt }) => {
               const ways = remedies.find((other) => other.jobId === jobId)?.remedies ?? [];
@@ -271,7 +271,7 @@ function LateList({ calendar: { plan, remedies, view, part } }: { calendar: Cale
       )}
       {unplaced.length > 0 && (
         <>
-          <h3 className="block-title">{w.cannot}</h3>
+          <h2 className="block-title">{w.cannot}</h2>
           <ul className="rows late-rows">
             {unplaced.map(({ jobId, visitId, why }) => (
               <li key={`${jobId} ${visitId}`}>
@@ -296,12 +296,12 @@ function Arrange({ calendar: { plan, view } }: { calendar: Calendar }) {
   );
   return (
     <section>
-      <h3 className="block-title">
+      <h2 className="block-title">
         {w.arrange}{' '}
         <a href="/api/v1/calendar/appointments" download>
           {w.appointments}
         </a>
-      </h3>
+      </h2>
       {first.length > 0 && <p className="soft small">{w.arrangeHow}</p>}
       <ul className="rows late-rows">
         {first.map((visit) => (

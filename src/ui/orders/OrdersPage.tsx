@@ -8,6 +8,7 @@ import { PageHead } from '../frame/PageHead';
 import { useWho } from '../frame/useWho';
 import { post } from '../job/post';
 import { orderWords as w } from '../words';
+import { GridTable } from '../fields/GridTable';
 
 export interface Order {
   readonly jobId: string;
@@ -75,10 +76,10 @@ export function OrdersPage({
           const mine = orders.filter((order) => order.supplier === supplier);
           return (
             <section key={supplier} className="block">
-              <h3>
+              <h2>
                 {supplier || w.unknown} <span className="soft">{w.count(mine.length)}</span>
-              </h3>
-              <table className="grid-table orders-table">
+              </h2>
+              <GridTable className="orders-table">
                 <thead>
                   <tr>
                     {w.heads.map((head) => (
@@ -92,7 +93,7 @@ export function OrdersPage({
                     <OrderLine key={`${order.jobId} ${order.slot}`} order={order} onMark={mark} />
                   ))}
                 </tbody>
-              </table>
+              </GridTable>
             </section>
           );
         })}

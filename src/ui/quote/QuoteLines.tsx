@@ -2,6 +2,7 @@ import type { Quote, QuoteLine } from '@/core/quote';
 import { writeMoney } from '@/core/units';
 import { plainDay } from '../fields/dates';
 import { quoteWords as w } from '../words';
+import { GridTable } from '../fields/GridTable';
 
 /** A quote's lines: bow and parts one by one, the work in one line with its steps below. */
 export function QuoteLines({ quote }: { quote: Quote }) {
@@ -10,7 +11,7 @@ export function QuoteLines({ quote }: { quote: Quote }) {
   const total = (lines: readonly QuoteLine[]) => lines.reduce((sum, { cents }) => sum + cents, 0);
   const minutes = work.reduce((sum, line) => sum + (line.minutes ?? 0), 0);
   return (
-    <table className="grid-table quote-table">
+    <GridTable className="quote-table">
       <thead>
         <tr>
           <th colSpan={2}>{w.heads[0]}</th>
@@ -77,6 +78,6 @@ export function QuoteLines({ quote }: { quote: Quote }) {
           <td className="figure right">{writeMoney(quote.depositCents)}</td>
         </tr>
       </tfoot>
-    </table>
+    </GridTable>
   );
 }

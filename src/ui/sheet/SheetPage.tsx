@@ -7,6 +7,7 @@ import { write, writeMoney } from '@/core/units';
 import { plainDay, timeText } from '../fields/dates';
 import { WithFractions } from '../fields/Figure';
 import { handover, sheet as w } from '../words';
+import { GridTable } from '../fields/GridTable';
 
 /** The sheet on the screen: the same facts, in the same order, as on paper. */
 export function SheetPage({
@@ -53,7 +54,7 @@ export function SheetPage({
       </header>
       <Facts sheet={sheet} />
       <h2>{w.settings}</h2>
-      <table className="grid-table">
+      <GridTable>
         <thead>
           <tr>
             <th>{w.value}</th>
@@ -68,7 +69,7 @@ export function SheetPage({
             <SettingRow key={setting.key} setting={setting} />
           ))}
         </tbody>
-      </table>
+      </GridTable>
       {sheet.marks && <MarksPart marks={sheet.marks} shop={shop} />}
       <PartsTable sheet={sheet} />
       <OpenPart sheet={sheet} />
@@ -183,7 +184,7 @@ function PartsTable({ sheet }: { sheet: SheetDocument }) {
   return (
     <>
       <h2>{w.parts}</h2>
-      <table className="grid-table">
+      <GridTable>
         <tbody>
           {sheet.bow && (
             <tr>
@@ -205,7 +206,7 @@ function PartsTable({ sheet }: { sheet: SheetDocument }) {
             <td className="figure right">{writeMoney(sheet.totalCents)}</td>
           </tr>
         </tbody>
-      </table>
+      </GridTable>
     </>
   );
 }

@@ -24,7 +24,7 @@ export function BenchSettings(props: Props) {
   return (
     <>
       <section className="block questions" id="schools">
-        <h3>{w.schools}</h3>
+        <h2>{w.schools}</h2>
         <p className="soft wide">{w.schoolsHow}</p>
         <Choice
           label={w.loop}
@@ -44,7 +44,7 @@ export function BenchSettings(props: Props) {
         ))}
       </section>
       <section className="block">
-        <h3>{w.stations}</h3>
+        <h2>{w.stations}</h2>
         <div className="weights">
           {STATIONS.map(({ id, name }) => (
             <TypedField
@@ -68,7 +68,7 @@ export function BenchSettings(props: Props) {
 function Hours({ shop, people, change, onFault }: Props) {
   return (
     <section className="block" id="hours">
-      <h3>{w.hours}</h3>
+      <h2>{w.hours}</h2>
       <p className="soft">{w.hoursHow}</p>
       <div className="hours">
         {people.map((name) => {
@@ -139,7 +139,7 @@ function Closed({
   };
   return (
     <section className="block" id="closed">
-      <h3>{w.closed}</h3>
+      <h2>{w.closed}</h2>
       <p className="soft">{w.closedHow}</p>
       <ul className="rows closed-rows">
         {closed.map((entry) => (

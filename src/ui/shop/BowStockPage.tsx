@@ -10,6 +10,7 @@ import { PageHead } from '../frame/PageHead';
 import { bowStock as w } from '../words';
 import { BowForm } from './BowForm';
 import { ImportBows } from './ImportBows';
+import { GridTable } from '../fields/GridTable';
 
 /** Every bow of the shop: looked over, changed one by one, or by a file. */
 export function BowStockPage({ bows, units }: { bows: readonly BowRecord[]; units: ShopUnits }) {
@@ -45,7 +46,7 @@ export function BowStockPage({ bows, units }: { bows: readonly BowRecord[]; unit
         {bows.length === 0 ? (
           <p className="note">{w.none}</p>
         ) : (
-          <table className="grid-table stock-table">
+          <GridTable className="stock-table">
             <thead>
               <tr>
                 {w.heads.map((head) => (
@@ -58,7 +59,7 @@ export function BowStockPage({ bows, units }: { bows: readonly BowRecord[]; unit
                 <BowLine key={bow.id} bow={bow} units={units} onOpen={() => setOpen(bow)} />
               ))}
             </tbody>
-          </table>
+          </GridTable>
         )}
         {open === 'file' && <ImportBows onClose={() => setOpen(null)} onDone={done} />}
         {open !== null && open !== 'file' && (

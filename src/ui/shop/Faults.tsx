@@ -1,5 +1,6 @@
 import type { RowFault } from '@/contracts/csv';
 import { bowStock as w } from '../words';
+import { GridTable } from '../fields/GridTable';
 
 const SHOWN = 40;
 
@@ -7,7 +8,7 @@ const SHOWN = 40;
 export function Faults({ faults, count }: { faults: readonly RowFault[]; count: number }) {
   return (
     <div className="faults" tabIndex={0} role="group" aria-label={w.faults}>
-      <table className="grid-table">
+      <GridTable>
         <thead>
           <tr>
             {w.faultHeads.map((head) => (
@@ -24,7 +25,7 @@ export function Faults({ faults, count }: { faults: readonly RowFault[]; count: 
             </tr>
           ))}
         </tbody>
-      </table>
+      </GridTable>
       {count > SHOWN && <p className="small soft">{w.moreFaults(count - SHOWN)}</p>}
     </div>
   );

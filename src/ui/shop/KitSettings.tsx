@@ -23,7 +23,7 @@ export function KitSettings({
   return (
     <>
       <section className="block questions" id="kit">
-        <h3>{w.kitLines}</h3>
+        <h2>{w.kitLines}</h2>
         <TypedField
           {...shared}
           id="third-axis"
@@ -58,7 +58,7 @@ export function KitSettings({
         />
       </section>
       <section className="block">
-        <h3>{w.weights}</h3>
+        <h2>{w.weights}</h2>
         <p className="soft">{w.weightsHow}</p>
         <div className="weights">
           {SLOTS.map(({ id }) => (
@@ -67,7 +67,7 @@ export function KitSettings({
         </div>
       </section>
       <section className="block questions">
-        <h3>{w.quote}</h3>
+        <h2>{w.quote}</h2>
         <TypedField
           {...shared}
           id="tax"

@@ -102,7 +102,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
             />
           </section>
           <section className="block questions">
-            <h3>{w.units}</h3>
+            <h2>{w.units}</h2>
             <UnitChoice {...shared} unit="length" label={w.length} options={w.lengths} />
             <UnitChoice {...shared} unit="force" label={w.force} options={w.forces} />
             <UnitChoice {...shared} unit="mass" label={w.mass} options={w.masses} />

@@ -5,6 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import { Panel } from '../frame/Panel';
 import { post } from '../job/post';
 import { frame, partStock as w } from '../words';
+import { GridTable } from '../fields/GridTable';
 
 interface Difference {
   readonly id: string;
@@ -79,7 +80,7 @@ export function SupplierList({
         )}
         {look && look.differences.length > 0 && (
           <div className="faults" tabIndex={0} role="group" aria-label={w.differences}>
-            <table className="grid-table">
+            <GridTable>
               <thead>
                 <tr>
                   {w.differenceHeads.map((head) => (
@@ -104,7 +105,7 @@ export function SupplierList({
                   </tr>
                 ))}
               </tbody>
-            </table>
+            </GridTable>
           </div>
         )}
         <div className="actions">

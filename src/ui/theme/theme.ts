@@ -1,17 +1,37 @@
 'use client';
 import { createTheme } from '@mui/material/styles';
-import { fonts, tokens as t } from './tokens';
+import { fonts } from './tokens';
+
+/** The page's own variables, so that everything of MUI's turns with the dim screen too. */
+const t = {
+  paper: 'var(--paper)',
+  sheet: 'var(--sheet)',
+  paperDeep: 'var(--paper-deep)',
+  ink: 'var(--ink)',
+  inkSoft: 'var(--ink-soft)',
+  rule: 'var(--rule)',
+  onStrong: 'var(--on-strong)',
+  petrol: 'var(--petrol)',
+  amberMark: 'var(--amber-mark)',
+  brick: 'var(--brick)',
+  moss: 'var(--moss)',
+};
+const strong = (main: string) => ({ main, light: main, dark: main, contrastText: t.onStrong });
 
 /** MUI with the house's face: ink on paper, thin rules, no shadows, no capitals, no ripple. */
 export const theme = createTheme({
+  cssVariables: { nativeColor: true },
   palette: {
     mode: 'light',
     background: { default: t.paper, paper: t.sheet },
-    text: { primary: t.ink, secondary: t.inkSoft },
-    primary: { main: t.petrol, contrastText: t.sheet },
-    warning: { main: t.amberMark },
-    error: { main: t.brick },
-    success: { main: t.moss },
+    text: { primary: t.ink, secondary: t.inkSoft, disabled: t.inkSoft },
+    primary: strong(t.petrol),
+    secondary: strong(t.petrol),
+    info: strong(t.petrol),
+    warning: strong(t.amberMark),
+    error: strong(t.brick),
+    success: strong(t.moss),
+    action: { active: t.inkSoft, disabled: t.inkSoft, disabledBackground: t.paperDeep },
     divider: t.rule,
   },
   shape: { borderRadius: 3 },
@@ -114,6 +134,12 @@ export const theme = createTheme({
       styleOverrides: { root: { fontSize: 14.5, lineHeight: 1.35, margin: '4px 0 0' } },
     },
     MuiCheckbox: { styleOverrides: { root: { color: 'var(--ink-soft)', padding: 10 } } },
+    MuiNativeSelect: {
+      styleOverrides: {
+        icon: { color: t.inkSoft },
+        select: { '& option': { background: t.sheet } },
+      },
+    },
     MuiDialog: {
       styleOverrides: {
         paper: {

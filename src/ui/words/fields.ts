@@ -1,5 +1,6 @@
 /** Words of the fields. */
 export const fields = {
+  wideTable: 'Wide table, scrolls sideways',
   pad: 'Number pad',
   back: 'Delete the last',
   sign: 'Plus or minus',

@@ -20,6 +20,7 @@ import { bow as w } from '../../words';
 import { BowParts } from './BowParts';
 import { LogCurve } from './LogCurve';
 import { useDrawBoard } from './useDrawBoard';
+import { GridTable } from '../../fields/GridTable';
 
 /** How the weight runs over the draw, what is stored, how fast the arrow, and what changes it. */
 export function DrawForce({
@@ -122,7 +123,7 @@ function CurveTable({
   ];
   if (columns.length === 0) return <span />;
   return (
-    <table className="grid-table">
+    <GridTable>
       {columns.length > 1 && (
         <thead>
           <tr>
@@ -147,7 +148,7 @@ function CurveTable({
           </tr>
         ))}
       </tbody>
-    </table>
+    </GridTable>
   );
 }
 
@@ -176,7 +177,7 @@ function Speed({ bow }: { bow: BowRecord }) {
   ];
   return (
     <div>
-      <table className="grid-table">
+      <GridTable>
         <tbody>
           {rows.map(([name, value]) => (
             <tr key={name}>
@@ -185,7 +186,7 @@ function Speed({ bow }: { bow: BowRecord }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </GridTable>
       <p className="small soft">
         {input.storedEnergyJ === undefined ? w.energyModel : w.energyLogged(bowName(bow))}
       </p>

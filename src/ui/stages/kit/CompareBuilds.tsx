@@ -8,6 +8,7 @@ import {
 import { write, writeMoney } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
+import { GridTable } from '../../fields/GridTable';
 
 /** Several builds in one table, each figure beside the others. */
 export function CompareBuilds({
@@ -27,7 +28,7 @@ export function CompareBuilds({
   return (
     <section className="block">
       <h3 className="block-title">{w.compare}</h3>
-      <table className="grid-table compare-builds">
+      <GridTable className="compare-builds">
         <thead>
           <tr>
             {w.compareHeads.map((head) => (
@@ -69,7 +70,7 @@ export function CompareBuilds({
             );
           })}
         </tbody>
-      </table>
+      </GridTable>
     </section>
   );
 }

@@ -4,6 +4,7 @@ import { levelCosts, type JobMarks } from '@/core/job';
 import { M_PER_YARD, metre, write, type Metre } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { marksWords } from '../../words';
+import { GridTable } from '../../fields/GridTable';
 
 const w = marksWords.field;
 const SLOPES = [-40, -30, -20, -10, 10, 20, 30, 40];
@@ -66,7 +67,7 @@ function CardTable({
   rows: readonly { readonly name: string; readonly cells: readonly string[] }[];
 }) {
   return (
-    <table className="grid-table slope-table">
+    <GridTable className="slope-table">
       <thead>
         <tr>
           <th />
@@ -89,7 +90,7 @@ function CardTable({
           </tr>
         ))}
       </tbody>
-    </table>
+    </GridTable>
   );
 }
 

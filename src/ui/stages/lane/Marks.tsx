@@ -15,6 +15,7 @@ import { FieldCard } from './FieldCard';
 import { LaneParts } from './LaneParts';
 import { PinGaps } from './PinGaps';
 import { TapeMaker } from './TapeMaker';
+import { GridTable } from '../../fields/GridTable';
 
 const VIEWS = ['marks', 'tape', 'pins', 'field'] as const;
 type View = (typeof VIEWS)[number];
@@ -97,7 +98,7 @@ function MarkRows({ marks }: { marks: JobMarks }) {
       <Fit marks={marks} />
       {rows.length > 0 && first !== null && (
         <div className="marks-split">
-          <table className="grid-table marks-table">
+          <GridTable className="marks-table">
             <thead>
               <tr>
                 <th>{w.distance}</th>
@@ -124,7 +125,7 @@ function MarkRows({ marks }: { marks: JobMarks }) {
                 </tr>
               ))}
             </tbody>
-          </table>
+          </GridTable>
           <MarksTape
             marks={rows.map((mark) => ({
               text: say(mark.distanceM),

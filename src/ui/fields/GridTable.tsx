@@ -1,0 +1,33 @@
+'use client';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { fields } from '../words';
+
+/** A table that scrolls by itself where it is wider than its place, and then takes the keys too. */
+export function GridTable({
+  className = '',
+  children,
+}: {
+  className?: string;
+  children: ReactNode;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const [scrolls, setScrolls] = useState(false);
+  useEffect(() => {
+    const place = box.current!;
+    const look = () => setScrolls(place.scrollWidth > place.clientWidth + 1);
+    look();
+    if (typeof ResizeObserver === 'undefined') return;
+    const watcher = new ResizeObserver(look);
+    watcher.observe(place);
+    return () => watcher.disconnect();
+  }, []);
+  return (
+    <div
+      ref={box}
+      className="table-scroll"
+      {...(scrolls ? { tabIndex: 0, role: 'region', 'aria-label': fields.wideTable } : {})}
+    >
+      <table className={`grid-table ${className}`.trim()}>{children}</table>
+    </div>
+  );
+}
