@@ -1,10 +1,11 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
 import { BOW_FORMAT, readBowFile, writeBowFile, type RowFault } from '@/contracts/bow-csv';
-import { readForm } from '@/contracts/csv';
+import { mergeCells, readForm } from '@/contracts/csv';
 import { type BowRecord } from '@/core/bow';
 import { db, type Db } from '@/data/db';
 import { allBows, bowById, insertBow, updateBow } from '@/data/stock';
+import { notOverwritten } from './part-stock';
 import { invalid, Problem } from './problem';
 
 const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
@@ -62,19 +63,22 @@ const alike = (a: BowRecord, b: BowRecord) => writeBowFile([a]) === writeBowFile
 
 export const bowsFile = (from: Db = db()) => writeBowFile(allBows(from));
 
+const Cells = Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 2000 }));
 const checkCells = checker(
-  Type.Object(
-    { cells: Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 2000 })) },
-    { additionalProperties: false },
-  ),
+  Type.Object({ cells: Cells, seen: Type.Optional(Cells) }, { additionalProperties: false }),
 );
 
 /** Saves one bow from its form: every cell as typed, read as in a file. */
 export function saveBow(id: string, body: unknown, on: Db = db()): BowRecord {
   const checked = checkCells(body);
   if (!checked.ok) throw invalid(checked.errors);
-  const { cells } = checked.value as { cells: Record<string, string> };
-  const { record: bow, faults } = readForm({ ...cells, id }, BOW_FORMAT);
+  const { cells, seen } = checked.value as {
+    cells: Record<string, string>;
+    seen?: Record<string, string>;
+  };
+  const known = bowById(on, id);
+  const merged = known ? notOverwritten(mergeCells(BOW_FORMAT, known, cells, seen)) : cells;
+  const { record: bow, faults } = readForm({ ...merged, id }, BOW_FORMAT);
   const errors = faults.map(({ column, message }) => ({
     pointer: `/cells/${column}`,
     detail: message,
@@ -84,7 +88,7 @@ export function saveBow(id: string, body: unknown, on: Db = db()): BowRecord {
       detail: 'The bow was not saved: see the marked fields.',
       errors,
     });
-  if (bowById(on, id)) updateBow(on, bow);
+  if (known) updateBow(on, bow);
   else insertBow(on, bow);
   return bow;
 }

@@ -1,3 +1,4 @@
+import { jobTotal } from '@/core/quote';
 import { derive } from '@/core/job';
 import {
   candidates,
@@ -52,10 +53,20 @@ const PLAIN = {
   weights: {},
   inTime: () => true,
   daysLeft: null,
+  workCents: 0,
   budgetCents: null,
 };
 
 describe('whole packages from the demo shop', () => {
+  test('the budget holds the bench work too: what is left for parts is what the job’s total leaves', async () => {
+    const snapshot = jobOf('Ove');
+    const total = jobTotal(snapshot, derive(snapshot));
+    expect(total.workCents).toBeGreaterThan(5000);
+    const answer = await ask('Ove');
+    expect(answer.keptCents).toBe(total.totalCents);
+    expect(answer.leftCents).toBe(snapshot.job.budgetCents! - total.totalCents);
+  });
+
   test.each(['Ove', 'Casimir', 'Noor'])(
     '%s: three that differ, each of them mounts',
     async (who) => {

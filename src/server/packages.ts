@@ -6,6 +6,7 @@ import {
   type PackagesAnswer,
   type PackagesInput,
 } from '@/core/kit';
+import { jobTotal } from '@/core/quote';
 import { addDays, daysBetween } from '@/core/units';
 import { db, type Db } from '@/data/db';
 import { notFound } from './problem';
@@ -28,9 +29,11 @@ function wishesOf(jobId: string, from: Db): PackagesInput {
   if (!snapshot) throw notFound('job');
   const { job, today, shop } = snapshot;
   const { without, extra } = job.kitWishes;
+  const derived = derive(snapshot);
   return {
     catalogue: itemsFor(jobId, from),
-    context: derive(snapshot).kitContext,
+    context: derived.kitContext,
+    workCents: jobTotal(snapshot, derived).workCents,
     budgetCents: job.budgetCents,
     without,
     extra,

@@ -1,9 +1,10 @@
-import { demoCatalogue } from '../../demo/load-csv';
+import { demoBows, demoCatalogue } from '../../demo/load-csv';
+import { BOW_COLUMNS } from '@/contracts/bow-csv';
 import { partFormat, readPartFile, writePartFile } from '@/contracts/part-csv';
 import { writeCell } from '@/contracts/csv';
 import type { AnyPart } from '@/core/kit';
 import { openDb, type Db } from '@/data/db';
-import { allParts, insertItem, partById } from '@/data/stock';
+import { allParts, bowById, insertBow, insertItem, partById } from '@/data/stock';
 import { readPieces, type FileRead } from '@/workers/part-file';
 import {
   dropImport,
@@ -16,6 +17,7 @@ import {
   suppliers,
   takeImport,
 } from './part-stock';
+import { saveBow } from './bow-stock';
 import { Problem } from './problem';
 
 let db: Db;
@@ -230,6 +232,21 @@ describe('a supplier’s list', () => {
       expect.objectContaining({ id: price.id, priceCents: Math.round(Number(price.after) * 100) }),
     ]);
   });
+  test('is fetched again after all of it was taken: nothing is new any more, nothing breaks', () => {
+    for (const supplier of suppliers(db)) {
+      const first = fetchSupplierList({ supplier }, db);
+      takeImport(first.importId, { only: null }, db);
+      const second = fetchSupplierList({ supplier }, db);
+      takeImport(second.importId, { only: null }, db);
+      expect(() => fetchSupplierList({ supplier }, db)).not.toThrow();
+    }
+  });
+  test('an inner blank too many makes no second supplier', () => {
+    const rest = partById(db, 'rest-kiebitz')!;
+    const cells = { ...cellsOf(rest), supplier: ' Nordufer \u00a0 Handel ' };
+    savePart(rest.id, { kind: 'rest', cells }, db);
+    expect(suppliers(db)).toEqual(['Kontor Achterwasser', 'Nordufer Handel', 'Werkhof Lindental']);
+  });
   test('the same week it is the same list; an unknown supplier has none', () => {
     const strip = ({ differences }: { differences: readonly object[] }) => differences;
     const supplier = 'Kontor Achterwasser';
@@ -237,5 +254,60 @@ describe('a supplier’s list', () => {
       strip(fetchSupplierList({ supplier }, db)),
     );
     expect(problemOf(() => fetchSupplierList({ supplier: 'Nobody' }, db)).status).toBe(404);
+  });
+});
+
+describe('two screens at one part', () => {
+  const id = 'rest-kiebitz';
+  const opened = () => {
+    const seen = cellsOf(partById(db, id)!);
+    return (changed: Record<string, string>, from = seen) =>
+      savePart(id, { kind: 'rest', cells: { ...from, ...changed }, seen: from }, db);
+  };
+  test('what only one changed is kept, whoever saves last', () => {
+    const [one, two] = [opened(), opened()];
+    one({ price_eur: '1 149,-' });
+    two({ stock: '7' });
+    expect(partById(db, id)).toMatchObject({ priceCents: 114900, stock: 7 });
+  });
+  test('what both changed is told with what stands there now, and nothing is saved', () => {
+    const [one, two] = [opened(), opened()];
+    one({ price_eur: '149', stock: '3' });
+    const problem = problemOf(() => two({ price_eur: '139', delivery_days: '9' }));
+    expect(problem).toMatchObject({
+      status: 409,
+      reason: 'changed-meanwhile',
+      more: { now: { price_eur: '149' } },
+    });
+    expect(problem.more.errors).toEqual([
+      { pointer: '/cells/price_eur', detail: expect.stringContaining('“149”') as string },
+    ]);
+    const stands = partById(db, id)!;
+    expect(stands).toMatchObject({ priceCents: 14900, stock: 3 });
+    // Having seen it, the second screen may put its own in its place.
+    const seen = { ...cellsOf(stands), delivery_days: cellsOf(stands).delivery_days! };
+    two({ price_eur: '139' }, seen);
+    expect(partById(db, id)).toMatchObject({ priceCents: 13900, stock: 3 });
+  });
+  test('both the same is no clash, and without what was seen the form speaks alone', () => {
+    const [one, two] = [opened(), opened()];
+    one({ price_eur: '149' });
+    two({ price_eur: '149' });
+    savePart(id, { kind: 'rest', cells: { ...cellsOf(partById(db, id)!), stock: '0' } }, db);
+    expect(partById(db, id)).toMatchObject({ priceCents: 14900, stock: 0 });
+  });
+  test('bows alike', () => {
+    const [bow] = demoBows();
+    insertBow(db, bow!);
+    const cells = Object.fromEntries(
+      BOW_COLUMNS.map((column) => [column.header, writeCell(column, bow!)]),
+    );
+    saveBow(bow!.id, { cells: { ...cells, stock: '5' }, seen: cells }, db);
+    saveBow(bow!.id, { cells: { ...cells, price_eur: '1' }, seen: cells }, db);
+    expect(bowById(db, bow!.id)).toMatchObject({ stock: 5, priceCents: 100 });
+    const problem = problemOf(() =>
+      saveBow(bow!.id, { cells: { ...cells, stock: '9' }, seen: cells }, db),
+    );
+    expect(problem).toMatchObject({ status: 409, more: { now: { stock: '5' } } });
   });
 });

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import { readForm, writeCell, type Column } from '@/contracts/csv';
+import { mergeCells, readForm, writeCell, type Column, type Merged } from '@/contracts/csv';
 import { checkPart, partFormat, writePartFile } from '@/contracts/part-csv';
 import {
   isPartKind,
@@ -60,28 +60,50 @@ export function partsFile(kind: string | null, from: Db = db()): { text: string;
   return { text: writePartFile(kind, partsOfKind(from, kind)), name: `${kind}.csv` };
 }
 
+const Cells = Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 2000 }));
 const checkCells = checker(
   Type.Object(
     {
       kind: Type.String({ maxLength: 40 }),
-      cells: Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 2000 })),
+      cells: Cells,
+      /** As they stood when the screen was opened. */
+      seen: Type.Optional(Cells),
     },
     { additionalProperties: false },
   ),
 );
 
+interface SentCells {
+  readonly cells: Readonly<Record<string, string>>;
+  readonly seen?: Readonly<Record<string, string>>;
+}
+
+/** What two screens changed differently is asked about; nobody overwrites the other in silence. */
+export function notOverwritten({ cells, clashes }: Merged): Merged['cells'] {
+  if (clashes.length === 0) return cells;
+  throw new Problem(409, 'changed-meanwhile', 'Another screen changed it meanwhile', {
+    detail: 'Not saved: another screen changed the marked fields meanwhile.',
+    errors: clashes.map(({ column, message }) => ({
+      pointer: `/cells/${column}`,
+      detail: message,
+    })),
+    now: Object.fromEntries(clashes.map(({ column, now }) => [column, now])),
+  });
+}
+
 /** Saves one part from its form or its line of the grid: every cell as typed, read as in a file. */
 export function savePart(id: string, body: unknown, on: Db = db()): AnyPart {
   const checked = checkCells(body);
   if (!checked.ok) throw invalid(checked.errors);
-  const { kind, cells } = checked.value as { kind: string; cells: Record<string, string> };
+  const { kind, cells, seen } = checked.value as SentCells & { kind: string };
   if (!isPartKind(kind)) throw invalid([{ pointer: '/kind', detail: 'is no slot' }]);
   const known = partById(on, id);
   if (known && known.slot !== kind)
     throw new Problem(422, 'other-slot', 'This id is taken', {
       detail: `${partName(known)} is a ${slotName(known.slot).toLowerCase()}; a part stays in its slot.`,
     });
-  const { record, faults } = readForm({ ...cells, id, slot: kind }, partFormat(kind));
+  const merged = known ? notOverwritten(mergeCells(partFormat(kind), known, cells, seen)) : cells;
+  const { record, faults } = readForm({ ...merged, id, slot: kind }, partFormat(kind));
   if (faults.length > 0)
     throw new Problem(400, 'invalid-input', 'The part cannot be saved so', {
       detail: 'The part was not saved: see the marked fields.',

@@ -17,15 +17,18 @@ export interface CellKind<T> {
   readonly write: (value: T) => string;
 }
 
+/** Blanks of every width, also several, as one; none at the ends. */
+const oneBlank = (text: string) => text.replace(/\s+/g, ' ').trim();
+
 export const text = (most: number): CellKind<string> => ({
   says: `text, at most ${most} letters`,
   schema: Type.String({ minLength: 1, maxLength: most }),
-  read: (cell) =>
-    cell === ''
-      ? bad('is empty')
-      : cell.length > most
-        ? bad(`has more than ${most} letters`)
-        : good(cell),
+  read: (typed) => {
+    // "Nordufer  Handel" is no second supplier.
+    const cell = oneBlank(typed);
+    if (cell === '') return bad('is empty');
+    return cell.length > most ? bad(`has more than ${most} letters`) : good(cell);
+  },
   write: (value) => value,
 });
 

@@ -182,6 +182,42 @@ export function readForm<R>(
   return { record, faults };
 }
 
+export interface Merged {
+  readonly cells: Readonly<Record<string, string>>;
+  /** What another screen changed to something else, with what stands there now. */
+  readonly clashes: readonly (Fault & { readonly now: string })[];
+}
+
+/**
+ * Cells of a form laid over a record that another screen may have changed meanwhile: what only one of
+ * the two changed is kept, what both changed differently is told.
+ *
+ * @param seen the cells as they stood when the form was opened; without them the form speaks alone.
+ */
+export function mergeCells<R>(
+  { columns }: Pick<TableFormat<R>, 'columns'>,
+  current: R,
+  cells: Readonly<Record<string, string>>,
+  seen: Readonly<Record<string, string>> | undefined,
+): Merged {
+  if (!seen) return { cells, clashes: [] };
+  const merged = { ...cells };
+  const clashes: (Fault & { now: string })[] = [];
+  for (const column of columns) {
+    const { header } = column;
+    const [now, was, mine] = [writeCell(column, current), seen[header], cells[header]];
+    if (was === undefined || mine === undefined || now === was || now === mine) continue;
+    if (mine === was) merged[header] = now;
+    else
+      clashes.push({
+        column: header,
+        now,
+        message: `was changed meanwhile from “${was}” to “${now}”: save once more to put “${mine}” in its place`,
+      });
+  }
+  return { cells: merged, clashes };
+}
+
 /** The lines of a format's page that describe its columns. */
 export const columnLines = <R>({ columns }: Pick<TableFormat<R>, 'columns'>): string[] =>
   columns.map(

@@ -20,11 +20,7 @@ export interface QuoteStamp {
 export function makeQuote(snapshot: JobSnapshot, derived: JobDerived, stamp: QuoteStamp): Quote {
   const { shop, job, archer } = snapshot;
   const { taxPct, depositPct, validDays, hourCents } = shop.quote;
-  const lines = [
-    ...bowLine(snapshot),
-    ...partLines(snapshot),
-    ...(hourCents > 0 ? labourLines(derived, hourCents) : []),
-  ];
+  const lines = quoteLines(snapshot, derived);
   const totalCents = lines.reduce((sum, { cents }) => sum + cents, 0);
   return {
     format: 'waffenrad-quote',
@@ -42,6 +38,16 @@ export function makeQuote(snapshot: JobSnapshot, derived: JobDerived, stamp: Quo
     depositPct,
     hourCents,
   };
+}
+
+/** Bow, parts and, where the shop charges for it, the work, as they stand. */
+export function quoteLines(snapshot: JobSnapshot, derived: JobDerived): QuoteLine[] {
+  const { hourCents } = snapshot.shop.quote;
+  return [
+    ...bowLine(snapshot),
+    ...partLines(snapshot),
+    ...(hourCents > 0 ? labourLines(derived, hourCents) : []),
+  ];
 }
 
 /** The part of a price that is tax, where the price holds it. */
@@ -73,16 +79,26 @@ const partLines = ({ parts }: JobSnapshot): QuoteLine[] =>
     ];
   });
 
-/** Every step that belongs to this job, done or not: the work is the same. */
-const labourLines = ({ plan }: JobDerived, hourCents: number): QuoteLine[] =>
-  plan.steps.map(({ template: { title, station, minutes } }) => ({
-    ...plain,
-    kind: 'labour',
-    about: STATIONS.find(({ id }) => id === station)!.name,
-    name: title,
-    cents: Math.round((minutes * hourCents) / 60),
-    minutes,
-  }));
+/**
+ * Every step that belongs to this job, done or not: the work is the same. Rounded once, on the sum: each
+ * step gets what it adds to the rounded sum so far.
+ */
+function labourLines({ plan }: JobDerived, hourCents: number): QuoteLine[] {
+  const upTo = (minutes: number) => Math.round((minutes * hourCents) / 60);
+  let before = 0;
+  return plan.steps.map(({ template: { title, station, minutes } }) => {
+    const cents = upTo(before + minutes) - upTo(before);
+    before += minutes;
+    return {
+      ...plain,
+      kind: 'labour',
+      about: STATIONS.find(({ id }) => id === station)!.name,
+      name: title,
+      cents,
+      minutes,
+    };
+  });
+}
 
 /** What a quote would say now that a given one does not; empty when it still holds. */
 export function quoteChanges(given: Quote, now: Quote): string[] {

@@ -17,6 +17,7 @@ export function supplierList(
   edition: number,
 ): AnyPart[] {
   const random = seeded([...supplier].reduce((sum, c) => sum + c.charCodeAt(0), edition * 7919));
+  const known = new Set(parts.map(({ id }) => id));
   return parts
     .filter((part) => part.supplier === supplier)
     .flatMap((part) => {
@@ -32,7 +33,12 @@ export function supplierList(
       }
       if (dice < DEARER + CHEAPER + SLOWER)
         return [{ ...part, deliveryDays: part.deliveryDays + 4 }];
-      if (dice < DEARER + CHEAPER + SLOWER + NEW_MODEL) return [part, nextModel(part, by)];
+      if (dice < DEARER + CHEAPER + SLOWER + NEW_MODEL) {
+        const next = nextModel(part, by);
+        // Who took the new model already finds it in the list as it is; offered twice it would be one
+        // id in two lines.
+        return known.has(next.id) ? [part] : [part, next];
+      }
       return [part];
     });
 }

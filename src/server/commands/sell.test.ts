@@ -173,6 +173,15 @@ describe('quotes', () => {
     expect(() => db.exec("UPDATE quote SET who = 'x'")).toThrow('never changed');
     expect(() => db.exec('DELETE FROM quote')).toThrow('never removed');
   });
+  test('the same is not given twice while it holds; afterwards it is', () => {
+    const one = take(job('Eins'), 'sight-steg');
+    send(one, { name: 'giveQuote' });
+    const problem = problemOf(() => send(one, { name: 'giveQuote' }));
+    expect(problem.reason).toBe('same-quote');
+    expect(problem.more.detail).toContain('Quote 1 says the same and holds until 2026-12-08');
+    pretendNow(new Date('2026-12-09T10:00:00+01:00'));
+    expect(send(one, { name: 'giveQuote' }).quotes).toHaveLength(2);
+  });
   test.each(['0', '9', 'x', '1.5'])('there is no quote %s', (revision) => {
     const one = take(job('Eins'), 'sight-steg');
     send(one, { name: 'giveQuote' });

@@ -1,12 +1,12 @@
 import { shopDay } from '../clock';
 import { assertSheet } from '@/contracts/sheet';
 import { HANDOVER_CAUTIONS, derive, openWork, stageStates, type JobSnapshot } from '@/core/job';
-import { makeQuote } from '@/core/quote';
+import { makeQuote, quoteChanges } from '@/core/quote';
 import { STEP_TEMPLATES } from '@/core/route';
 import { sheetDocument } from '@/core/sheet';
 import { writeMoney } from '@/core/units';
 import { updateJob, jobById } from '@/data/jobs';
-import { insertQuote } from '@/data/quotes';
+import { insertQuote, quoteById } from '@/data/quotes';
 import { takeFromStock } from '@/data/reservations';
 import { acknowledge, addException, insertSheet, lastSeq, unacknowledge } from '@/data/records';
 import { cannot, type Handlers } from './types';
@@ -90,6 +90,12 @@ export const SIGN = {
       madeDay: shopDay(shop.timeZone, at),
       madeBy: who,
     });
+    const newest = quotes[0] && quoteById(db, job.id, quotes[0].revision);
+    if (newest && newest.validUntil >= snapshot.today && quoteChanges(newest, quote).length === 0)
+      throw cannot(
+        'same-quote',
+        `Quote ${newest.revision} says the same and holds until ${newest.validUntil}. Print that one.`,
+      );
     insertQuote(db, job.id, quote);
     return {
       summary: `Quote ${quote.revision}: ${writeMoney(quote.totalCents)}`,

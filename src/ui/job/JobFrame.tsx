@@ -2,7 +2,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'next/navigation';
 import Button from '@mui/material/Button';
-import { kitPriceCents } from '@/core/kit';
+import { jobTotal } from '@/core/quote';
 import { STAGES } from '@/core/route';
 import { writeMoney } from '@/core/units';
 import { Brand } from '../frame/Brand';
@@ -68,7 +68,7 @@ function JobTop() {
     `${archer.hand} hand`,
     archer.minor ? `minor${archer.guardianName ? `, with ${archer.guardianName}` : ''}` : null,
   ].filter(Boolean);
-  const total = (bow?.priceCents ?? 0) + kitPriceCents(derived.kit);
+  const { totalCents: total } = jobTotal(snapshot, derived);
   const over = job.budgetCents !== null && total > job.budgetCents;
   return (
     <header className="top">

@@ -61,9 +61,12 @@ export function PartsGrid({
     const answer = readCell(changed, String(row[changed.header]));
     if (!answer.ok) throw new Error(w.cellFault(changed.name, answer.message));
     const cells = Object.fromEntries(wanted.map(({ header }) => [header, String(row[header])]));
+    const seenBy = (from: Row) =>
+      Object.fromEntries(wanted.map(({ header }) => [header, String(from[header])]));
     const url = `/api/v1/shop/parts/${encodeURIComponent(part.id)}`;
-    const saved = await post<AnyPart>(url, { kind: part.slot, cells }, 'PUT');
+    const saved = await post<AnyPart>(url, { kind: part.slot, cells, seen: seenBy(before) }, 'PUT');
     if (!saved.ok) {
+      if (saved.status === 409) parts.again();
       const errors = (saved.problem.errors ?? []) as { pointer: string; detail: string }[];
       throw new Error(errors[0] ? w.cellFault(changed.name, errors[0].detail) : saved.message);
     }

@@ -34,15 +34,19 @@ export function RecordForm<R>({
   onDone: () => void;
 }) {
   const [cells, setCells] = useState<Cells>(() => cellsOf(columns, record));
+  // As it stood when it was opened, or as another screen made it since.
+  const [seen, setSeen] = useState<Cells | null>(() => record && cellsOf(columns, record));
   const [faults, setFaults] = useState<Cells>({});
   const [trouble, setTrouble] = useState('');
   const save = async () => {
     const wrong = faultsOf(columns, cells);
     setFaults(wrong);
     if (Object.keys(wrong).length > 0) return setTrouble(w.seeMarked);
-    const answer = await post(urlOf(cells), { ...more, cells }, 'PUT');
+    const answer = await post(urlOf(cells), { ...more, cells, ...(seen ? { seen } : {}) }, 'PUT');
     if (answer.ok) return onDone();
     setTrouble(answer.message);
+    const now = (answer.problem.now ?? {}) as Cells;
+    setSeen((before) => before && { ...before, ...now });
     const errors = (answer.problem.errors ?? []) as { pointer: string; detail: string }[];
     setFaults(
       Object.fromEntries(

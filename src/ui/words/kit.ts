@@ -1,3 +1,6 @@
+import type { JobTotal } from '@/core/quote';
+import { writeMoney } from '@/core/units';
+
 /** Words of Kit. */
 export const kit = {
   title: 'Kit',
@@ -5,6 +8,13 @@ export const kit = {
   left: (money: string) => `${money} left`,
   over: (money: string) => `${money} over the budget`,
   noBudget: 'no budget named',
+  madeOf: ({ bowCents, partsCents, workCents, workMinutes, taxCents, taxPct }: JobTotal) =>
+    [
+      `Bow ${writeMoney(bowCents)}`,
+      `parts ${writeMoney(partsCents)}`,
+      ...(workMinutes > 0 ? [`bench work ${writeMoney(workCents)} for ${workMinutes} min`] : []),
+      `of it ${taxPct} % tax, ${writeMoney(taxCents)}`,
+    ].join(' · '),
   budgetBar: 'Share of the budget used',
   slots: 'Places to fill',
   choose: 'choose',

@@ -24,9 +24,9 @@ const FRONTIER_POINTS = 9;
  * When even the cheapest does not keep the budget, the cheapest and the single things to give up.
  */
 export async function choosePackages(input: PackagesInput, solve: Solve): Promise<PackagesAnswer> {
-  const { context, budgetCents } = input;
+  const { context, budgetCents, workCents } = input;
   const found = candidates(input.catalogue, context, input);
-  const keptCents = kitPriceCents(context.kit) + (context.bow?.priceCents ?? 0);
+  const keptCents = kitPriceCents(context.kit) + (context.bow?.priceCents ?? 0) + workCents;
   const leftCents = budgetCents === null ? null : budgetCents - keptCents;
   const common = { leftCents, keptCents };
   const base = baseOf(found, context);
@@ -66,7 +66,7 @@ export async function choosePackages(input: PackagesInput, solve: Solve): Promis
  * are left out. Nothing where nothing fits.
  */
 export async function packageFrontier(
-  input: Omit<PackagesInput, 'budgetCents' | 'daysLeft'>,
+  input: Omit<PackagesInput, 'budgetCents' | 'daysLeft' | 'workCents'>,
   solve: Solve,
 ): Promise<PackagePoint[]> {
   const base = baseOf(candidates(input.catalogue, input.context, input), input.context);

@@ -1,7 +1,8 @@
 'use client';
 import Link from 'next/link';
 import type { AnyPart, CatalogueItem } from '@/core/kit';
-import { isSlot, kitPriceCents, missingSlots } from '@/core/kit';
+import { isSlot, missingSlots } from '@/core/kit';
+import { jobTotal } from '@/core/quote';
 import { archerCautions } from '@/core/job';
 import { writeMoney } from '@/core/units';
 import { dayText } from '../../fields/dates';
@@ -36,7 +37,8 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
   const { at, href } = useStage();
   const asked = at('slot');
   const slot = isSlot(asked) ? asked : (missingSlots(derived.kit)[0] ?? 'rest');
-  const total = (snapshot.bow?.priceCents ?? 0) + kitPriceCents(derived.kit);
+  const whole = jobTotal(snapshot, derived);
+  const total = whole.totalCents;
   return (
     <>
       <main className="work">
@@ -52,6 +54,7 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
           </Link>
         </div>
         <BudgetTape total={total} budget={snapshot.job.budgetCents} />
+        <p className="small soft made-of">{w.madeOf(whole)}</p>
         {!snapshot.bow && <p className="note">{w.noBow}</p>}
         <div className="kit-grid">
           <SlotList current={slot} />

@@ -25,6 +25,7 @@ export function QuotePart() {
     madeBy: '',
   });
   const changes = useChanges(draft);
+  const holds = changes?.length === 0 && (quotes[0]?.validUntil ?? '') >= today;
   const toOrder = parts.filter(({ arrivesDay }) => arrivesDay !== null).length;
   const empty = !bow && parts.length === 0;
   const give = async () => {
@@ -38,7 +39,7 @@ export function QuotePart() {
           <h2>{w.title}</h2>
           <span className="big figure">{writeMoney(draft.totalCents)}</span>
           <span className="spread">{w.validUntil(dayText(draft.validUntil, today))}</span>
-          {!empty && (
+          {!empty && !holds && (
             <Button variant="contained" className="head-end" onClick={() => void give()}>
               {w.give}
             </Button>
