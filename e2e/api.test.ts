@@ -104,3 +104,15 @@ describe('jobs over HTTP', () => {
     expect(place.status).toBe(400);
   });
 });
+
+test('a method an address does not know is refused as a problem, with what it does', async () => {
+  for (const [method, path, allow] of [
+    ['DELETE', '/api/v1/jobs', 'POST'],
+    ['GET', '/api/v1/compute/group', 'POST'],
+    ['PATCH', '/api/v1/shop/parts/imports/x', 'GET, POST, DELETE'],
+  ] as const) {
+    const response = await fetch(shop.url + path, { method });
+    expect([path, response.status, response.headers.get('allow')]).toEqual([path, 405, allow]);
+    expect(response.headers.get('content-type')).toBe('application/problem+json');
+  }
+});

@@ -248,12 +248,45 @@ describe('calendar files', () => {
     expect(found.notWholeDays).toBe(1);
   });
 
+  test('called off closes nothing; dates named one by one count beside the first', () => {
+    const text = file(
+      day('20261210', 'STATUS:CANCELLED', 'SUMMARY:called off'),
+      day('20261214', 'RDATE;VALUE=DATE:20261216,20261218', 'SUMMARY:stocktaking'),
+      day('20261221', 'RRULE:FREQ=DAILY;COUNT=3', 'EXDATE;VALUE=DATE:20261222', 'SUMMARY:fair'),
+    );
+    expect(closedDaysIn(text, '2026-11-24').days).toEqual([
+      { day: '2026-12-14', name: 'stocktaking' },
+      { day: '2026-12-16', name: 'stocktaking' },
+      { day: '2026-12-18', name: 'stocktaking' },
+      { day: '2026-12-21', name: 'fair' },
+      { day: '2026-12-23', name: 'fair' },
+    ]);
+  });
+
+  test('two calendars in one file are both read', () => {
+    const text = `${file(day('20261214', 'SUMMARY:one'))}\r\n${file(day('20261215', 'SUMMARY:two'))}`;
+    expect(closedDaysIn(text, '2026-11-24').days.map(({ name }) => name)).toEqual(['one', 'two']);
+  });
+
+  test('an appointment moved since it was sent has a higher number', () => {
+    const number = () => Number(/SEQUENCE:(\d+)/.exec(appointmentsFile(job().id, db))![1]);
+    const job = () => jobOf('Teodor').job;
+    const before = number();
+    const command = { name: 'setAnswers', job: { appointmentAt: '2026-11-26T15:00:00Z' } };
+    runCommand(job().id, { who: 'T', version: job().version, command }, db);
+    expect(number()).toBeGreaterThan(before);
+    expect(appointmentsFile(job().id, db)).toContain('DTSTART:20261126T150000Z');
+  });
+
   test.each([
     ['not a calendar', 'It is no iCalendar file'],
     ['', 'It is no iCalendar file'],
     [file(), 'no event in it'],
     [file(event('SUMMARY:without a day')), 'no beginning'],
     [file(day('20200101')), 'no event in it'],
+    [file(day('20270230')), '“2027-02-30” in it (DTSTART) is no day'],
+    [file(day('20261201', 'RDATE;VALUE=DATE:20261131')), '(RDATE) is no day'],
+    [file(day('20261301')), 'is no day'],
   ])('%j is refused', (text, words) =>
     expect(problemOf(() => closedDaysIn(text, '2026-11-24')).more.detail).toContain(words),
   );

@@ -42,3 +42,25 @@ export async function readJson(request: Request): Promise<unknown> {
     });
   }
 }
+
+const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;
+type Method = (typeof METHODS)[number];
+
+/** What an address does not do, with what it does: 405, `Allow` and the reason. */
+export function otherMethods(...allowed: readonly Method[]): Record<Method, () => Response> {
+  const allow = allowed.join(', ');
+  const refuse = () => {
+    const problem = new Problem(405, 'method-not-allowed', 'This address does not do that', {
+      detail: `This address answers ${allow}.`,
+    });
+    return new Response(JSON.stringify(problem.body()), {
+      status: 405,
+      headers: {
+        'content-type': 'application/problem+json',
+        'cache-control': 'no-store',
+        allow,
+      },
+    });
+  };
+  return Object.fromEntries(METHODS.map((method) => [method, refuse])) as never;
+}

@@ -41,6 +41,8 @@ export function appointmentsFile(jobId: string | null, from: Db = db()): string 
     event.addPropertyWithValue('dtstamp', utc(now()));
     event.addPropertyWithValue('dtstart', utc(start));
     event.addPropertyWithValue('dtend', utc(new Date(start.getTime() + APPOINTMENT_MIN * 60_000)));
+    // Moved since it was sent: the archer’s calendar takes the newer one. The job counts its entries.
+    event.addPropertyWithValue('sequence', job.version);
     event.addPropertyWithValue(
       'summary',
       jobId === null ? `${archer.name}: ${about}` : `${shop.name}: ${about}`,
@@ -70,18 +72,15 @@ const NOT_A_CALENDAR = 'It is no iCalendar file: it should begin with BEGIN:VCAL
  * the shop can keep.
  */
 export function closedDaysIn(text: string, today: string): ClosedFound {
-  let root: InstanceType<typeof ICAL.Component>;
-  if (text.trim() === '') throw refuse(NOT_A_CALENDAR);
-  try {
-    root = new ICAL.Component(ICAL.parse(text) as never);
-  } catch {
-    throw refuse(NOT_A_CALENDAR);
-  }
-  if (root.name !== 'vcalendar') throw refuse(NOT_A_CALENDAR);
+  const calendars = calendarsIn(text);
   const last = addDays(today, MOST_DAYS_AHEAD);
   const days = new Map<string, string>();
   let notWholeDays = 0;
-  for (const component of root.getAllSubcomponents('vevent')) {
+  for (const component of calendars.flatMap((each) => each.getAllSubcomponents('vevent'))) {
+    // Called off: it closes nothing.
+    if (String(component.getFirstPropertyValue('status') ?? '').toUpperCase() === 'CANCELLED')
+      continue;
+    checkDays(component);
     const event = new ICAL.Event(component);
     if (!event.startDate) throw refuse('An event in it has no beginning (DTSTART).');
     if (!event.startDate.isDate) {
@@ -111,6 +110,49 @@ export function closedDaysIn(text: string, today: string): ClosedFound {
   };
 }
 
+type Component = InstanceType<typeof ICAL.Component>;
+
+/** Every calendar of a file: some programs write several one after another. */
+function calendarsIn(text: string): Component[] {
+  if (text.trim() === '') throw refuse(NOT_A_CALENDAR);
+  let parsed: unknown;
+  try {
+    parsed = ICAL.parse(text);
+  } catch {
+    throw refuse(NOT_A_CALENDAR);
+  }
+  // One calendar comes as [name, …], several as a list of those.
+  const list = (
+    Array.isArray(parsed) && typeof parsed[0] === 'string' ? [parsed] : parsed
+  ) as never[];
+  const calendars = list.map((each) => new ICAL.Component(each));
+  if (calendars.length === 0 || calendars.some(({ name }) => name !== 'vcalendar'))
+    throw refuse(NOT_A_CALENDAR);
+  return calendars;
+}
+
+const DAYS = ['dtstart', 'dtend', 'rdate', 'exdate'];
+
+/** A day of the file that is none, 30 February: the library would carry it over into March. */
+function checkDays(component: Component): void {
+  // As it was written, before the library makes times of it: [name, parameters, type, values …].
+  const [, properties] = component.toJSON() as unknown as [
+    string,
+    [string, object, string, ...unknown[]][],
+  ];
+  for (const [name, , , ...values] of properties)
+    for (const value of DAYS.includes(name) ? values : []) {
+      const day = String(value).slice(0, 10);
+      if (/^\d{4}-\d\d-\d\d$/.test(day) && isDay(day)) continue;
+      throw refuse(`“${day}” in it (${name.toUpperCase()}) is no day of the calendar.`);
+    }
+}
+
+const isDay = (day: string) => {
+  const time = Date.parse(`${day}T00:00:00Z`);
+  return !Number.isNaN(time) && new Date(time).toISOString().slice(0, 10) === day;
+};
+
 function beginnings(event: InstanceType<typeof ICAL.Event>, last: string): string[] {
   const dayOf = (time: { toString(): string }) => time.toString().slice(0, 10);
   if (!event.isRecurring()) return [dayOf(event.startDate)];
@@ -121,7 +163,11 @@ function beginnings(event: InstanceType<typeof ICAL.Event>, last: string): strin
     if (!next || dayOf(next) > last) break;
     found.push(dayOf(next));
   }
-  return found;
+  // Dates named one by one come beside the first, also where the library begins with them.
+  const called = event.component
+    .getAllProperties('exdate')
+    .flatMap((property) => (property.getValues() as { toString(): string }[]).map(dayOf));
+  return [...new Set([dayOf(event.startDate), ...found])].filter((day) => !called.includes(day));
 }
 
 const checkFile = checker(

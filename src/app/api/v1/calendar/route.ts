@@ -1,5 +1,7 @@
 import { calendarView } from '@/server/calendar';
-import { answer } from '@/server/http';
+import { answer, otherMethods } from '@/server/http';
 
 /** What is to be planned at the bench, and a first plan of it. */
 export const GET = () => answer(() => calendarView());
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

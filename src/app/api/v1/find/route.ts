@@ -1,5 +1,7 @@
 import { find } from '@/server/find';
-import { answer } from '@/server/http';
+import { answer, otherMethods } from '@/server/http';
 
 export const GET = (request: Request) =>
   answer(() => find(new URL(request.url).searchParams.get('q') ?? ''));
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

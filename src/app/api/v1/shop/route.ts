@@ -1,4 +1,6 @@
-import { answer, readJson } from '@/server/http';
+import { answer, otherMethods, readJson } from '@/server/http';
 import { saveShop } from '@/server/shop';
 
 export const PUT = (request: Request) => answer(async () => saveShop(await readJson(request)));
+
+export const { GET, POST, PATCH, DELETE } = otherMethods('PUT');

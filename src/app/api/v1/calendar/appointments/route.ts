@@ -1,3 +1,4 @@
+import { otherMethods } from '@/server/http';
 import { appointmentsFile } from '@/server/ics';
 
 /** Appointments as an iCalendar file; `job` for one job's only. */
@@ -9,3 +10,5 @@ export const GET = (request: Request) =>
       'cache-control': 'no-store',
     },
   });
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

@@ -1,4 +1,4 @@
-import { answer } from '@/server/http';
+import { answer, otherMethods } from '@/server/http';
 import { notFound } from '@/server/problem';
 import { loadSnapshot } from '@/server/snapshot';
 
@@ -8,3 +8,5 @@ export const GET = (_: Request, { params }: { params: Promise<{ id: string }> })
     if (!snapshot) throw notFound('job');
     return snapshot;
   });
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

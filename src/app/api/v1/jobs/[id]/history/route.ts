@@ -1,5 +1,5 @@
 import { historyPage, historyPreview } from '@/server/history';
-import { answer, readJson } from '@/server/http';
+import { answer, otherMethods, readJson } from '@/server/http';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -9,3 +9,5 @@ export const GET = (request: Request, { params }: Params) =>
 /** What taking back an entry, or bringing it again, would make stale. */
 export const POST = (request: Request, { params }: Params) =>
   answer(async () => historyPreview((await params).id, await readJson(request)));
+
+export const { PUT, PATCH, DELETE } = otherMethods('GET', 'POST');

@@ -1,4 +1,4 @@
-import { answer } from '@/server/http';
+import { answer, otherMethods } from '@/server/http';
 import { tapeFile } from '@/server/tape';
 
 type Params = { params: Promise<{ id: string }> };
@@ -19,3 +19,5 @@ export async function GET(request: Request, { params }: Params) {
     },
   });
 }
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

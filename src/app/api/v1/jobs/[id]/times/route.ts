@@ -1,4 +1,4 @@
-import { answer, readJson } from '@/server/http';
+import { answer, otherMethods, readJson } from '@/server/http';
 import { noteStepTime } from '@/server/step-time';
 
 /** How long a step took, by the bench's clock. */
@@ -6,3 +6,5 @@ export const POST = async (request: Request, { params }: { params: Promise<{ id:
   const { id } = await params;
   return answer(async () => noteStepTime(id, await readJson(request)));
 };
+
+export const { GET, PUT, PATCH, DELETE } = otherMethods('POST');

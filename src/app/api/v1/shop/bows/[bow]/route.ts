@@ -1,7 +1,9 @@
 import { saveBow } from '@/server/bow-stock';
-import { answer, readJson } from '@/server/http';
+import { answer, otherMethods, readJson } from '@/server/http';
 
 type Params = { params: Promise<{ bow: string }> };
 
 export const PUT = (request: Request, { params }: Params) =>
   answer(async () => saveBow((await params).bow, await readJson(request)));
+
+export const { GET, POST, PATCH, DELETE } = otherMethods('PUT');

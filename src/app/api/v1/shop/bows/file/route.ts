@@ -1,5 +1,5 @@
 import { bowsFile, importBows } from '@/server/bow-stock';
-import { answer, readJson } from '@/server/http';
+import { answer, otherMethods, readJson } from '@/server/http';
 
 /** Every bow as CSV, in the format of docs/formats/bows.md. */
 export const GET = () =>
@@ -12,3 +12,5 @@ export const GET = () =>
   });
 
 export const POST = (request: Request) => answer(async () => importBows(await readJson(request)));
+
+export const { PUT, PATCH, DELETE } = otherMethods('GET', 'POST');

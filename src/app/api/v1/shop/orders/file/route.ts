@@ -1,3 +1,4 @@
+import { otherMethods } from '@/server/http';
 import { ordersFile } from '@/server/orders';
 
 /** What has not been ordered yet, as CSV. */
@@ -9,3 +10,5 @@ export const GET = () =>
       'cache-control': 'no-store',
     },
   });
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

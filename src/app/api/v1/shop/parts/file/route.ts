@@ -1,4 +1,4 @@
-import { answer } from '@/server/http';
+import { answer, otherMethods } from '@/server/http';
 import { partsFile } from '@/server/part-stock';
 
 /** Every part of one slot as CSV, in the format of docs/formats/parts.md. */
@@ -19,3 +19,5 @@ export function GET(request: Request) {
     });
   }
 }
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

@@ -1,3 +1,4 @@
+import { otherMethods } from '@/server/http';
 import { deviceAnswer } from '@/server/device-stream';
 import { deviceOf } from '@/server/devices';
 
@@ -9,3 +10,5 @@ export const GET = (request: Request, { params }: Params) =>
     const { id, device } = await params;
     return deviceOf(id, device, options);
   });
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

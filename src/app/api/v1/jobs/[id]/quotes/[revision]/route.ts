@@ -1,4 +1,4 @@
-import { answer } from '@/server/http';
+import { answer, otherMethods } from '@/server/http';
 import { loadQuote } from '@/server/quotes';
 
 type Params = { params: Promise<{ id: string; revision: string }> };
@@ -8,3 +8,5 @@ export const GET = (_request: Request, { params }: Params) =>
     const { id, revision } = await params;
     return loadQuote(id, revision);
   });
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

@@ -1,4 +1,4 @@
-import { answer } from '@/server/http';
+import { answer, otherMethods } from '@/server/http';
 import { loadSheet } from '@/server/sheets';
 
 type Params = { params: Promise<{ id: string; revision: string }> };
@@ -9,3 +9,5 @@ export const GET = (_: Request, { params }: Params) =>
     const { id, revision } = await params;
     return loadSheet(id, revision);
   });
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

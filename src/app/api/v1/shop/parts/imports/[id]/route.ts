@@ -1,4 +1,4 @@
-import { answer, readJson } from '@/server/http';
+import { answer, otherMethods, readJson } from '@/server/http';
 import { dropImport, lookAtImport, takeImport } from '@/server/part-stock';
 
 type Params = { params: Promise<{ id: string }> };
@@ -12,3 +12,5 @@ export const POST = (request: Request, { params }: Params) =>
 
 export const DELETE = (_request: Request, { params }: Params) =>
   answer(async () => dropImport((await params).id));
+
+export const { PUT, PATCH } = otherMethods('GET', 'POST', 'DELETE');

@@ -1,4 +1,4 @@
-import { answer } from '@/server/http';
+import { answer, otherMethods } from '@/server/http';
 import { invalid } from '@/server/problem';
 import { sheetPdf } from '@/server/pdf/sheet-pdf';
 import { loadSheet } from '@/server/sheets';
@@ -25,3 +25,5 @@ export async function GET(request: Request, { params }: Params) {
     },
   });
 }
+
+export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');
