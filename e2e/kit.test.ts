@@ -2,8 +2,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { kitPriceCents, type Kit } from '@/core/kit';
-import type { JobSnapshot } from '@/core/job';
+import { jobTotal } from '@/core/quote';
+import { derive, type JobSnapshot } from '@/core/job';
 import { click, find, pageText, reads, settled, visit } from './hands';
 import { TestShop } from './shop';
 
@@ -63,14 +63,13 @@ async function packages(jobId: string, words: string): Promise<Page> {
   return page;
 }
 
-const spent = ({ bow, parts }: JobSnapshot) =>
-  bow!.priceCents + kitPriceCents(Object.fromEntries(parts.map((p) => [p.slot, p])) as Kit);
+const spent = (snapshot: JobSnapshot) => jobTotal(snapshot, derive(snapshot)).totalCents;
 
 describe('whole packages', () => {
-  test('a new archer with 600 € gets three that differ; the one taken keeps the money', async () => {
+  test('a new archer with 760 €, bench work and all, gets three that differ; the one taken keeps the money', async () => {
     const jobId = await fitted({
       name: 'Frieda Sandholm',
-      budget: 600,
+      budget: 760,
       furthestM: 18,
       span: '66',
       weight: '28',
@@ -94,7 +93,7 @@ describe('whole packages', () => {
     await click(page, 'aria/Take this package: Balanced[role="button"]');
     await page.waitForSelector('.slots');
     const after = await shop.snapshot(jobId);
-    expect(spent(after)).toBeLessThanOrEqual(60000);
+    expect(spent(after)).toBeLessThanOrEqual(76000);
     expect(after.parts.map(({ slot }) => slot)).toEqual(
       expect.arrayContaining(['rest', 'sight', 'peep', 'loop', 'arrows', 'release']),
     );
@@ -142,7 +141,7 @@ describe('whole packages', () => {
   test('a wish that cannot be met is told the cheapest ways out, and one of them is taken', async () => {
     const jobId = await fitted({
       name: 'Rasmus Tell',
-      budget: 950,
+      budget: 1100,
       furthestM: 60,
       span: '69',
       weight: '38',
@@ -252,7 +251,7 @@ describe('the shop’s parts', () => {
     await page.keyboard.type('135,50');
     await page.keyboard.press('Enter');
     await page.waitForFunction(
-      (where) => document.querySelector(where)?.textContent === '135.5',
+      (where) => document.querySelector(where)?.textContent === '135.50',
       {},
       cell,
     );
@@ -281,7 +280,7 @@ describe('the shop’s parts', () => {
     ] as const)
       await type(header, text);
     await click(page, 'aria/Save the part[role="button"]');
-    await reads(page, 'Price, € “cheap” is not a number');
+    await reads(page, 'Price, € “cheap” is not an amount');
     await (await find(page, '#cell-price_eur')).click({ clickCount: 3 });
     await page.keyboard.type('17');
     await click(page, 'aria/Save the part[role="button"]');

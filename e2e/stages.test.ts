@@ -157,7 +157,11 @@ describe('Draw force', () => {
 describe('Kit', () => {
   test('a part is taken, counted and put back; what does not mount offers no button', async () => {
     const { page, jobId } = await open('Ove', 'kit?slot=sight', 'From the shop');
-    const total = () => page.$eval('.head .big', (node) => node.textContent!.replace(/\D/g, ''));
+    // Of the one total the parts: the bench’s work goes with what is chosen.
+    const total = () =>
+      page.$eval('.made-of', (node) =>
+        /parts €\s([\d\s]+)/.exec(node.textContent!)![1]!.replace(/\D/g, ''),
+      );
     const before = Number(await total());
     await click(page, 'aria/Take: Peilwerk Steg[role="button"]');
     await reads(page, 'Peilwerk Steg', '.slots');

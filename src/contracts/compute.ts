@@ -102,7 +102,10 @@ export const DrawWeightRequest = Type.Object(
   {
     priorMedianN: Positive(600),
     trials: Type.Array(
-      Type.Object({ peakN: Positive(600), outcome: OneOf('smooth', 'strained', 'failed') }, strict),
+      Type.Object(
+        { peakN: Positive(600), outcome: OneOf('smooth', 'strained', 'failed', 'pain') },
+        strict,
+      ),
       { maxItems: 100 },
     ),
   },
@@ -113,7 +116,7 @@ export const DrawWeightResponse = Type.Object({
   startN: Type.Number(),
   w50: Type.Object({ medianN: Type.Number(), lowN: Type.Number(), highN: Type.Number() }),
   nextTrialN: Type.Number(),
-  nextTrialLimit: OneOf('none', 'stepAboveSmooth', 'belowFailed'),
+  nextTrialLimit: OneOf('none', 'stepAboveSmooth', 'belowStrained', 'belowFailed', 'pain'),
 });
 
 export const DrawForceRequest = Type.Object(

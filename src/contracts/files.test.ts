@@ -75,8 +75,8 @@ describe('a bow file', () => {
     ['let_off_choices_pct', '65 70', 'does not hold the let-off'],
     ['brace_height_in', '2', '“2”'],
     ['price_eur', 'NaN', 'is not an amount'],
-    ['price_eur', '1.250', 'can be €\u00a01\u00a0250 or €\u00a01.25'],
-    ['price_eur', '20001', 'at most €\u00a020\u00a0000'],
+    ['price_eur', '1.250', 'can be 1250 or 1.25: write one'],
+    ['price_eur', '20001', '20001 must be 0 to 20000'],
     ['stock', '1.5', 'whole number'],
     ['maker', '', 'is empty'],
   ])('%s “%s” is named by line and column', (column, cell, words) => {

@@ -67,7 +67,7 @@ describe('files of parts', () => {
   });
 
   test.each([
-    ['price_eur', '-3', 'price_eur', 'cannot be below nothing'],
+    ['price_eur', '-3', 'price_eur', '-3 must be 0 to 20000'],
     ['price_eur', '12€50', 'price_eur', 'is not an amount'],
     ['price_eur', '1 200', 'price_eur', null],
     ['price_eur', '99,-', 'price_eur', null],

@@ -1,7 +1,9 @@
-import { derive } from '@/core/job';
+import { derive, type JobPart, type JobSnapshot } from '@/core/job';
 import {
   choosePackages,
   packageFrontier,
+  partOf,
+  type CatalogueItem,
   type PackagePoint,
   type PackagesAnswer,
   type PackagesInput,
@@ -14,9 +16,29 @@ import { loadSnapshot } from './snapshot';
 import { itemsFor } from './stock';
 import { solve } from './solver';
 
-/** Whole packages for a job: the parts chosen already stay, the job's wishes are kept. */
+/** How often the work is counted anew for the parts it turned out to be for. */
+const MOST_ROUNDS = 4;
+
+/**
+ * Whole packages for a job: the parts chosen already stay, the job's wishes are kept. The budget holds
+ * the work of the package that takes most of it.
+ */
 export async function packagesFor(jobId: string, from: Db = db()): Promise<PackagesAnswer> {
-  return choosePackages(wishesOf(jobId, from), solve);
+  const { snapshot, ...input } = wishesOf(jobId, from);
+  let workCents = workWith(snapshot, []);
+  for (let round = 1; ; round++) {
+    const answer = await choosePackages({ ...input, workCents }, solve);
+    const most = Math.max(
+      ...answer.packages.map(({ parts }) =>
+        workWith(
+          snapshot,
+          parts.map(({ item }) => item),
+        ),
+      ),
+    );
+    if (most <= workCents || round === MOST_ROUNDS) return answer;
+    workCents = most;
+  }
 }
 
 /** What more money buys, for the same wishes. */
@@ -24,16 +46,18 @@ export async function frontierFor(jobId: string, from: Db = db()): Promise<Packa
   return packageFrontier(wishesOf(jobId, from), solve);
 }
 
-function wishesOf(jobId: string, from: Db): PackagesInput {
+function wishesOf(
+  jobId: string,
+  from: Db,
+): Omit<PackagesInput, 'workCents'> & { readonly snapshot: JobSnapshot } {
   const snapshot = loadSnapshot(jobId, from);
   if (!snapshot) throw notFound('job');
   const { job, today, shop } = snapshot;
   const { without, extra } = job.kitWishes;
-  const derived = derive(snapshot);
   return {
+    snapshot,
     catalogue: itemsFor(jobId, from),
-    context: derived.kitContext,
-    workCents: jobTotal(snapshot, derived).workCents,
+    context: derive(snapshot).kitContext,
     budgetCents: job.budgetCents,
     without,
     extra,
@@ -43,3 +67,18 @@ function wishesOf(jobId: string, from: Db): PackagesInput {
       stock > 0 || job.promisedDay === null || addDays(today, deliveryDays) <= job.promisedDay,
   };
 }
+
+/** The bench's work with these parts on the bow as well: mounting what is chosen is work too. Cents. */
+function workWith(snapshot: JobSnapshot, items: readonly CatalogueItem[]): number {
+  const then = { ...snapshot, parts: [...snapshot.parts, ...items.map(asChosen)] };
+  return jobTotal(then, derive(then)).workCents;
+}
+
+const asChosen = (item: CatalogueItem): JobPart => ({
+  ...partOf(item),
+  slot: item.slot,
+  arrivesDay: null,
+  orderedAt: null,
+  arrivedAt: null,
+  build: null,
+});

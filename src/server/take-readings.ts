@@ -135,11 +135,12 @@ const SEEN_NAMES: Record<string, string> = {
   smooth: 'smooth',
   strained: 'strained',
   failed: 'failed',
+  pain: 'pain',
 };
 
 /** What may be chosen for a reading of the fit; null for a plain number. */
 function choicesOf(key: FitKey): readonly string[] | null {
-  if (key === 'weightTrial') return ['smooth', 'strained', 'failed'];
+  if (key === 'weightTrial') return ['smooth', 'strained', 'failed', 'pain'];
   if (key === 'eyeTest') return ['right', 'left', 'unsure'];
   return posturePlace(key) ? POSTURE_SEEN : null;
 }

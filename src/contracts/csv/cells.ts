@@ -109,7 +109,22 @@ export const money = (maxEuro: number): CellKind<number> => ({
   schema: Type.Integer({ minimum: 0, maximum: maxEuro * 100 }),
   read: (cell) => {
     const answer = readMoney(cell, { maxCents: maxEuro * 100 });
-    return answer.ok ? good(answer.cents) : bad(answer.message);
+    if (answer.ok) return good(answer.cents);
+    switch (answer.code) {
+      case 'empty':
+        return bad('is empty');
+      case 'tooSmall':
+      case 'tooLarge':
+        return bad(`${cell} must be 0 to ${maxEuro}`);
+      case 'ambiguous': {
+        const [large, small] = answer.readings!;
+        return bad(
+          `“${cell}” can be ${plainMoney(large)} or ${plainMoney(small)}: write one of them`,
+        );
+      }
+      default:
+        return bad(`“${cell}” is not an amount`);
+    }
   },
   write: plainMoney,
 });

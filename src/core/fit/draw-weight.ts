@@ -2,7 +2,7 @@ import { newton, type Newton } from '../units';
 import { PRIOR_LOG_SD } from './weight-prior';
 
 /** How a trial on a shop bow went. */
-export type TrialOutcome = 'smooth' | 'strained' | 'failed';
+export type TrialOutcome = 'smooth' | 'strained' | 'failed' | 'pain';
 
 export interface WeightTrial {
   readonly peakN: Newton;
@@ -22,7 +22,7 @@ export interface DrawWeightResult {
   readonly w50: { readonly medianN: Newton; readonly lowN: Newton; readonly highN: Newton };
   readonly nextTrialN: Newton;
   /** Why the next trial stands where it does. */
-  readonly nextTrialLimit: 'none' | 'stepAboveSmooth' | 'belowFailed';
+  readonly nextTrialLimit: 'none' | 'stepAboveSmooth' | 'belowStrained' | 'belowFailed' | 'pain';
   /** Posterior density over W50, for drawing; sums to 1. */
   readonly grid: readonly { readonly weightN: Newton; readonly probability: number }[];
 }
@@ -32,6 +32,10 @@ const SLOPE = 0.08;
 const WANTED_COMFORT = 0.9;
 /** Next trial at most this far above the heaviest smooth one (5 lb). */
 export const TRIAL_STEP_N = newton(22);
+/** Of the weight that strained or failed, what is tried next at most. Shop rule. */
+const UNDER_STRAIN = 0.95;
+/** Of the weight that hurt, what may be tried on another day. Shop rule. */
+const UNDER_PAIN = 0.8;
 const GRID_POINTS = 240;
 
 const comfortable = (weight: number, w50: number) =>
@@ -40,7 +44,8 @@ const comfortable = (weight: number, w50: number) =>
 /**
  * Start weight and next trial from a Bayesian grid over W50, the weight the archer draws
  * comfortably half the time (models.md section 2; the prior is a shop rule).
- * Strained counts as "not comfortable" at half weight.
+ * Strained counts as "not comfortable" at half weight, pain like a failed one. The next trial never
+ * exceeds one that strained, failed or hurt; after pain it is for another day.
  *
  * @param input prior median above 0; trials in the order made.
  */
@@ -84,6 +89,7 @@ function logEvidence({ peakN, outcome }: WeightTrial, w50: number): number {
     case 'strained':
       return 0.5 * Math.log(1 - p);
     case 'failed':
+    case 'pain':
       return Math.log(1 - p);
   }
 }
@@ -108,17 +114,30 @@ function nextTrial(medianN: Newton, trials: readonly WeightTrial[]) {
   const of = (outcome: TrialOutcome) =>
     trials.filter((trial) => trial.outcome === outcome).map((trial) => trial.peakN);
   const smooth = of('smooth');
-  const failed = of('failed');
+  // "Never above": a little under the lightest of them, so that a rounded bow does not meet it.
+  const bounds = (
+    [
+      ['belowStrained', of('strained'), UNDER_STRAIN],
+      ['belowFailed', of('failed'), UNDER_STRAIN],
+      ['pain', of('pain'), UNDER_PAIN],
+    ] as const
+  ).flatMap(([limit, weights, part]) =>
+    weights.length > 0
+      ? [{ limit, at: Math.min(...weights), most: Math.min(...weights) * part }]
+      : [],
+  );
   let nextTrialN: number = medianN;
   let nextTrialLimit: DrawWeightResult['nextTrialLimit'] = 'none';
   if (smooth.length > 0 && nextTrialN > Math.max(...smooth) + TRIAL_STEP_N) {
     nextTrialN = Math.max(...smooth) + TRIAL_STEP_N;
     nextTrialLimit = 'stepAboveSmooth';
   }
-  if (failed.length > 0 && nextTrialN >= Math.min(...failed)) {
-    // "Never above a failed one": a little under it, so that a rounded bow does not meet it.
-    nextTrialN = Math.min(...failed) * 0.95;
-    nextTrialLimit = 'belowFailed';
+  for (const { limit, at, most } of bounds) {
+    if (nextTrialN < (limit === 'pain' ? most : at)) continue;
+    nextTrialN = most;
+    nextTrialLimit = limit;
   }
+  // Pain stops the trials whatever the number is.
+  if (of('pain').length > 0) nextTrialLimit = 'pain';
   return { nextTrialN: newton(nextTrialN), nextTrialLimit };
 }

@@ -9,6 +9,7 @@ import {
   turningPlan,
   type DrawLengthReading,
   type LimbBoltInput,
+  type WeightTrial,
 } from '.';
 
 describe('draw length', () => {
@@ -75,6 +76,28 @@ describe('draw weight', () => {
     });
     expect(failed.nextTrialN).toBeLessThan(160);
     expect(failed.nextTrialLimit).toBe('belowFailed');
+  });
+
+  test('the next trial stays under one that strained, and after pain it is for another day', () => {
+    const after = (...trials: WeightTrial[]) => drawWeight({ priorMedianN: newton(300), trials });
+    const strained = after({ peakN: newton(200), outcome: 'strained' });
+    expect(strained.nextTrialN).toBeCloseTo(190, 6);
+    expect(strained.nextTrialLimit).toBe('belowStrained');
+    // Also where something lighter was smooth: five pounds on would meet it.
+    const both = after(
+      { peakN: newton(190), outcome: 'smooth' },
+      { peakN: newton(200), outcome: 'strained' },
+    );
+    expect(both).toMatchObject({ nextTrialLimit: 'belowStrained' });
+    expect(both.nextTrialN).toBeLessThan(200);
+    const hurt = after(
+      { peakN: newton(150), outcome: 'smooth' },
+      { peakN: newton(170), outcome: 'pain' },
+    );
+    expect(hurt.nextTrialN).toBeCloseTo(136, 6);
+    expect(hurt.nextTrialLimit).toBe('pain');
+    const failed = after({ peakN: newton(170), outcome: 'failed' });
+    expect(after({ peakN: newton(170), outcome: 'pain' }).startN).toBeCloseTo(failed.startN, 9);
   });
 
   test('an injury starts lower', () => {

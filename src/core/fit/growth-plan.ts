@@ -4,6 +4,10 @@ import { addDays, newton, type Newton } from '../units';
 export const GROWTH_STEP_N = newton(9);
 /** Days between two steps. Shop rule. */
 export const GROWTH_DAYS = 14;
+/** Of a child, whose bones still grow (1 lb). Shop rule. */
+export const CHILD_STEP_N = newton(4.4482);
+/** Days between two steps of a child. Shop rule. */
+export const CHILD_DAYS = 30;
 /** What an archer shows before the next step. Shop rule. */
 export const HOLD_TEST = '10 s steady at full draw, 12 arrows, no lifting to the sky';
 
@@ -13,25 +17,35 @@ export interface GrowthStep {
   readonly peakN: Newton;
 }
 
+export interface GrowthLimits {
+  /** Under 16: a pound a month at most. */
+  readonly isChild?: boolean;
+  /** Lightest trial that strained, failed or hurt: the plan ends there. */
+  readonly strainedN?: number | null;
+  /** Steps at most; the way may go on after them. */
+  readonly most?: number;
+}
+
 /**
- * Weights an archer may grow into, two pounds a fortnight, from the start weight up to what the
- * limbs give (models.md section 2; a shop rule). Dates are the earliest possible, no promise.
+ * Weights an archer may grow into, two pounds a fortnight (a child a pound a month), from the start
+ * weight up to what the limbs give and never past what strained (models.md section 2; shop rules). Dates are the earliest possible, no promise.
  *
  * @param fromDay day of the start weight, YYYY-MM-DD.
- * @param most steps at most; the way may go on after them.
  * @returns nothing when the start is already the top.
  */
 export function growthPlan(
   startN: Newton,
   topN: Newton,
   fromDay: string,
-  most = 6,
+  { isChild = false, strainedN = null, most = 6 }: GrowthLimits = {},
 ): readonly GrowthStep[] {
+  const [step, days] = isChild ? [CHILD_STEP_N, CHILD_DAYS] : [GROWTH_STEP_N, GROWTH_DAYS];
+  const top = Math.min(topN, strainedN ?? topN);
   const steps: GrowthStep[] = [];
   let peakN = startN as number;
-  while (steps.length < most && peakN < topN - 1e-9) {
-    peakN = Math.min(topN, peakN + GROWTH_STEP_N);
-    steps.push({ day: addDays(fromDay, GROWTH_DAYS * (steps.length + 1)), peakN: newton(peakN) });
+  while (steps.length < most && peakN < top - 1e-9) {
+    peakN = Math.min(top, peakN + step);
+    steps.push({ day: addDays(fromDay, days * (steps.length + 1)), peakN: newton(peakN) });
   }
   return steps;
 }

@@ -108,7 +108,7 @@ export function WeightCurve({
 
 /** Smooth is a full dot, strained half, failed a cross: told by shape. */
 function TrialMark({ x, y, outcome }: { x: number; y: number; outcome: WeightTrial['outcome'] }) {
-  if (outcome === 'failed') {
+  if (outcome === 'failed' || outcome === 'pain') {
     return (
       <path
         d={`M${x - 6} ${y - 6}l12 12m0 -12l-12 12`}

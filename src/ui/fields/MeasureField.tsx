@@ -123,17 +123,22 @@ function useEntry({ options, onTake, onText, draft }: MeasureFieldProps) {
     const timer = setTimeout(() => setRested(true), REST_MS);
     return () => clearTimeout(timer);
   }, [text]);
+  // Refused it stays, marked, so that the next key writes over it.
+  const refuse = (message: string) => {
+    setRefused(message);
+    input.current?.focus();
+    input.current?.select();
+  };
   const takeBy = async (send: () => Promise<Trouble | null>) => {
     if (!result.ok) {
-      setRefused(result.message);
-      input.current?.focus();
+      refuse(result.message);
       return;
     }
     setBusy(true);
     const trouble = await send();
     setBusy(false);
     if (trouble) {
-      setRefused(trouble.message);
+      refuse(trouble.message);
       return;
     }
     setText('');

@@ -54,6 +54,14 @@ describe('the measuring field', () => {
     await userEvent.click(take());
     expect(field().value).toBe('');
   });
+  test('a refused number is marked: the next key writes over it', async () => {
+    const taking = open();
+    await userEvent.type(field(), '4 m{Enter}');
+    expect(taking).not.toHaveBeenCalled();
+    expect([field().selectionStart, field().selectionEnd]).toEqual([0, 3]);
+    await userEvent.keyboard('68');
+    expect(field().value).toBe('68');
+  });
   test('takes what was typed, not what it was made into, and clears', async () => {
     const onTake = open();
     await userEvent.type(field(), ' 172,7 cm ');

@@ -41,6 +41,8 @@ export const arrowWords = {
   massesHint: (unit: 'g' | 'gr') => (unit === 'gr' ? '380.2 379.8 381' : '24.6 24.5 24.7'),
   addMasses: 'Add them',
   fromScale: 'Read the scale',
+  scaleSilent: 'The scale sent no mass. Is it on, and at nought? Nothing was changed.',
+  scaleNeedsArrow: 'Choose or build an arrow first: the scale is read for a set of it.',
   stopScale: 'Stop the scale',
   clearMasses: 'Weigh anew',
   weighing: (n: number) =>

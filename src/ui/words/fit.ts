@@ -153,16 +153,22 @@ export const fit = {
     { id: 'smooth', name: 'Smooth', hint: 'straight back, held, let down slowly' },
     { id: 'strained', name: 'Strained', hint: 'came back, but with effort' },
     { id: 'failed', name: 'Failed', hint: 'did not come back' },
+    { id: 'pain', name: 'It hurt', hint: 'pain anywhere, at any weight: stop' },
   ],
-  outcomeNames: { smooth: 'smooth', strained: 'strained', failed: 'failed' },
+  outcomeNames: { smooth: 'smooth', strained: 'strained', failed: 'failed', pain: 'pain' },
   howItWent: 'How it went',
-  sayHow: 'Say how it went: smooth, strained or failed.',
+  sayHow: 'Say how it went: smooth, strained, failed, or it hurt.',
+  painTitle: 'It hurt: no more trials today.',
+  painText: (weight: string) =>
+    `Let it heal, and ask for a doctor’s word before the next one. Then start at ${weight} or lower.`,
+  painGoOn: 'A doctor has agreed: go on',
   growth: 'Room to grow',
   holdingNow: (holding: string, peak: string, percent: number) =>
     `At ${peak} they hold ${holding} at the wall, ${percent} % let off.`,
   noRoom: (top: string) => `The limbs end at ${top}: no room above the start.`,
-  holdTest: (test: string, top: string) =>
-    `Earliest days, from handover on. Each step only after the hold test: ${test}. The limbs go to ${top}.`,
+  holdTest: (test: string, top: string, strained: boolean) =>
+    `Earliest days, from handover on. Each step only after the hold test: ${test}. ${strained ? `Not past ${top}, where they strained.` : `The limbs go to ${top}.`}`,
+  childSlow: 'Under 16 at most a pound a month.',
   because: {
     evidence:
       'What is seen is evidence for longer or shorter. It stands beside the number and is never mixed into it.',
@@ -191,6 +197,8 @@ export const fit = {
     strained: 'Strained counts as half a no.',
     nextNone: 'The next trial stands in the middle of what is likely.',
     nextStep: 'The next trial is at most 5 lb above the heaviest smooth one.',
+    nextStrained: 'The next trial stays under the one that strained.',
+    nextPain: 'After pain the next trial waits for another day, a fifth under what hurt.',
     nextFailed: 'The next trial stays under the one that failed.',
   },
   watch: {

@@ -1,6 +1,3 @@
-import type { JobTotal } from '@/core/quote';
-import { writeMoney } from '@/core/units';
-
 /** Words of Kit. */
 export const kit = {
   title: 'Kit',
@@ -8,13 +5,10 @@ export const kit = {
   left: (money: string) => `${money} left`,
   over: (money: string) => `${money} over the budget`,
   noBudget: 'no budget named',
-  madeOf: ({ bowCents, partsCents, workCents, workMinutes, taxCents, taxPct }: JobTotal) =>
-    [
-      `Bow ${writeMoney(bowCents)}`,
-      `parts ${writeMoney(partsCents)}`,
-      ...(workMinutes > 0 ? [`bench work ${writeMoney(workCents)} for ${workMinutes} min`] : []),
-      `of it ${taxPct} % tax, ${writeMoney(taxCents)}`,
-    ].join(' · '),
+  madeOf: (bow: string, parts: string, work: string | null, tax: string) =>
+    [`Bow ${bow}`, `parts ${parts}`, ...(work ? [`bench work ${work}`] : []), tax].join(' · '),
+  madeOfWork: (money: string, minutes: number) => `${money} for ${minutes} min`,
+  madeOfTax: (percent: number, money: string) => `of it ${percent} % tax, ${money}`,
   budgetBar: 'Share of the budget used',
   slots: 'Places to fill',
   choose: 'choose',

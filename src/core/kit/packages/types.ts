@@ -71,7 +71,7 @@ export interface PackagesInput extends PackageWishes {
   readonly context: KitContext;
   /** For bow and kit together, cents; null where none was named. */
   readonly budgetCents: number | null;
-  /** Of the budget, what setting up takes: the plan's work as it stands, cents. */
+  /** Of the budget, what setting up a whole package takes at most, cents. */
   readonly workCents: number;
   /** Days until a part that is not in stock may come; null where no date was named. */
   readonly daysLeft: number | null;

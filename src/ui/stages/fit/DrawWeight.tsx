@@ -2,7 +2,13 @@
 import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import type { BowRecord } from '@/core/bow';
-import { growthPlan, HOLD_TEST, priorMedianN, type TrialOutcome } from '@/core/fit';
+import {
+  growthPlan,
+  HOLD_TEST,
+  priorMedianN,
+  type DrawWeightResult,
+  type TrialOutcome,
+} from '@/core/fit';
 import { archerCautions, readOptionsFor, weightTrials } from '@/core/job';
 import { write } from '@/core/units';
 import { WeightCurve } from '../../drawings/WeightCurve';
@@ -10,6 +16,7 @@ import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { secondsText, StopWatch } from '../../fields/StopWatch';
 import { plainDay, whenText } from '../../fields/dates';
+import { Discard } from '../../job/Discard';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { Dock } from '../../job/Dock';
@@ -42,6 +49,10 @@ export function DrawWeight() {
     return null;
   };
   const next = say(fitWeight.nextTrialN);
+  // Pain stops the trials, until somebody says that a doctor has agreed; the next one that hurts stops
+  // them again.
+  const [agreed, setAgreed] = useState(0);
+  const hurt = trials.slice(agreed).some(({ outcome }) => outcome === 'pain');
   const { ageBand, build, experience } = archer;
   const prior = priorMedianN({ ageBand, build, experience, injury: archer.injury.trim() !== '' });
   return (
@@ -79,6 +90,7 @@ export function DrawWeight() {
                   <span className="small soft trial-who">
                     {reading.who}, {whenText(reading.at, shop.timeZone, snapshot.today)}
                   </span>
+                  <Discard seq={reading.seq} />
                 </li>
               ))}
               {rows.length === 0 && <li className="soft">{w.noTrial}</li>}
@@ -87,30 +99,41 @@ export function DrawWeight() {
             {trials.length > 0 && snapshot.bow && <Growth bow={snapshot.bow} />}
           </section>
           <Dock>
-            <MeasureField
-              last={<LastValue of="weightTrial" />}
-              label={w.trialLabel}
-              draft={`${snapshot.job.id}.weightTrial`}
-              hint={trials.length === 0 ? w.firstTrial(next) : w.nextTrial(next)}
-              options={readOptionsFor('weightTrial', units, snapshot.bow)!}
-              onText={(text) => (entered.current = text.trim())}
-              // Enter alone says nothing of how it went, and must not be taken for "smooth".
-              onTake={async () => ({ message: w.sayHow, pointer: '' })}
-              actions={(takeBy) => (
-                <div className="outcomes" role="group" aria-label={w.howItWent}>
-                  {w.outcomes.map(({ id, name, hint }) => (
-                    <Button
-                      key={id}
-                      variant={id === 'smooth' ? 'contained' : 'outlined'}
-                      title={hint}
-                      onClick={() => takeBy(take(id))}
-                    >
-                      {name}
-                    </Button>
-                  ))}
-                </div>
-              )}
-            />
+            {hurt ? (
+              <div className="stack" role="alert">
+                <p className="note" data-kind="stop">
+                  <b>{w.painTitle}</b> {w.painText(next)}
+                </p>
+                <Button variant="outlined" onClick={() => setAgreed(trials.length)}>
+                  {w.painGoOn}
+                </Button>
+              </div>
+            ) : (
+              <MeasureField
+                last={<LastValue of="weightTrial" />}
+                label={w.trialLabel}
+                draft={`${snapshot.job.id}.weightTrial`}
+                hint={trials.length === 0 ? w.firstTrial(next) : w.nextTrial(next)}
+                options={readOptionsFor('weightTrial', units, snapshot.bow)!}
+                onText={(text) => (entered.current = text.trim())}
+                // Enter alone says nothing of how it went, and must not be taken for "smooth".
+                onTake={async () => ({ message: w.sayHow, pointer: '' })}
+                actions={(takeBy) => (
+                  <div className="outcomes" role="group" aria-label={w.howItWent}>
+                    {w.outcomes.map(({ id, name, hint }) => (
+                      <Button
+                        key={id}
+                        variant={id === 'smooth' ? 'contained' : 'outlined'}
+                        title={hint}
+                        onClick={() => takeBy(take(id))}
+                      >
+                        {name}
+                      </Button>
+                    ))}
+                  </div>
+                )}
+              />
+            )}
           </Dock>
         </div>
       </main>
@@ -135,11 +158,15 @@ export function DrawWeight() {
 /** What the bow leaves room for: holding weight now, and two pounds a fortnight from handover on. */
 function Growth({ bow }: { bow: BowRecord }) {
   const { snapshot, derived } = useJob();
-  const { shop, job, today } = snapshot;
+  const { shop, job, today, archer, fitReadings } = snapshot;
   const peakN = derived.context.peakTargetN;
   if (peakN === null) return null;
   const say = (n: number) => write(n, 'force', shop.units, { decimals: 0 });
-  const plan = growthPlan(peakN, bow.maxPeakN, job.promisedDay ?? today);
+  const isChild = archer.ageBand === 'under12' || archer.ageBand === '12to15';
+  const hard = weightTrials(fitReadings).filter(({ outcome }) => outcome !== 'smooth');
+  const strainedN = hard.length > 0 ? Math.min(...hard.map((trial) => trial.peakN)) : null;
+  const isStrained = strainedN !== null && strainedN < bow.maxPeakN;
+  const plan = growthPlan(peakN, bow.maxPeakN, job.promisedDay ?? today, { isChild, strainedN });
   return (
     <>
       <h3 className="block-title growth-title">{w.growth}</h3>
@@ -156,7 +183,10 @@ function Growth({ bow }: { bow: BowRecord }) {
               </li>
             ))}
           </ol>
-          <p className="small soft">{w.holdTest(HOLD_TEST, say(bow.maxPeakN))}</p>
+          <p className="small soft">
+            {w.holdTest(HOLD_TEST, say(isStrained ? strainedN : bow.maxPeakN), isStrained)}{' '}
+            {isChild && w.childSlow}
+          </p>
         </>
       )}
     </>
@@ -164,11 +194,13 @@ function Growth({ bow }: { bow: BowRecord }) {
 }
 
 const tagOf = (outcome: TrialOutcome) =>
-  ({ smooth: 'in', strained: 'warn', failed: 'out' })[outcome];
+  ({ smooth: 'in', strained: 'warn', failed: 'out', pain: 'stop' })[outcome];
 
-const nextReason = (limit: 'none' | 'stepAboveSmooth' | 'belowFailed') =>
+const nextReason = (limit: DrawWeightResult['nextTrialLimit']) =>
   ({
     none: w.because.nextNone,
     stepAboveSmooth: w.because.nextStep,
+    belowStrained: w.because.nextStrained,
     belowFailed: w.because.nextFailed,
+    pain: w.because.nextPain,
   })[limit];

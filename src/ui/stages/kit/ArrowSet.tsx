@@ -39,6 +39,8 @@ export function ArrowSet() {
         setComing([...found]);
       },
       onDone: () => {
+        // Silence empties nothing that was weighed before.
+        if (found.length === 0) return setScale({ state: 'lost', message: w.scaleSilent });
         setScale({ state: 'idle', message: '' });
         void keep(found).then(() => setComing([]));
       },
@@ -97,7 +99,10 @@ export function ArrowSet() {
             {w.stopScale}
           </Button>
         ) : (
-          <Button variant="outlined" disabled={!derived.kit.arrows?.item} onClick={weigh}>
+          <Button
+            variant="outlined"
+            onClick={() => (derived.kit.arrows?.item ? weigh() : setWrong(w.scaleNeedsArrow))}
+          >
             {w.fromScale}
           </Button>
         )}

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import type { AnyPart, CatalogueItem } from '@/core/kit';
 import { isSlot, missingSlots } from '@/core/kit';
-import { jobTotal } from '@/core/quote';
+import { jobTotal, type JobTotal } from '@/core/quote';
 import { archerCautions } from '@/core/job';
 import { writeMoney } from '@/core/units';
 import { dayText } from '../../fields/dates';
@@ -54,7 +54,7 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
           </Link>
         </div>
         <BudgetTape total={total} budget={snapshot.job.budgetCents} />
-        <p className="small soft made-of">{w.madeOf(whole)}</p>
+        <MadeOf total={whole} />
         {!snapshot.bow && <p className="note">{w.noBow}</p>}
         <div className="kit-grid">
           <SlotList current={slot} />
@@ -78,6 +78,21 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
         ]}
       />
     </>
+  );
+}
+
+/** The one total taken apart. */
+function MadeOf({ total }: { total: JobTotal }) {
+  const { bowCents, partsCents, workCents, workMinutes, taxPct, taxCents } = total;
+  return (
+    <p className="small soft made-of">
+      {w.madeOf(
+        writeMoney(bowCents),
+        writeMoney(partsCents),
+        workMinutes > 0 ? w.madeOfWork(writeMoney(workCents), workMinutes) : null,
+        w.madeOfTax(taxPct, writeMoney(taxCents)),
+      )}
+    </p>
   );
 }
 
