@@ -160,7 +160,7 @@ export const fit = {
   sayHow: 'Say how it went: smooth, strained, failed, or it hurt.',
   painTitle: 'It hurt: no more trials today.',
   painText: (weight: string) =>
-    `Let it heal, and ask for a doctor’s word before the next one. Then start at ${weight} or lower.`,
+    `Let it heal, and ask for a doctor’s word before the next one. Then go on at ${weight} or lower.`,
   painGoOn: 'A doctor has agreed: go on',
   growth: 'Room to grow',
   holdingNow: (holding: string, peak: string, percent: number) =>
