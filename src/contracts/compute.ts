@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { Nullable, Num, OneOf, Positive, strict } from './compute-parts';
+import { Nullable, Num, OneOf, Pair, Positive, strict } from './compute-parts';
 
 export * from './compute-lane';
 
@@ -173,7 +173,7 @@ export const DrawOffResponse = Type.Object({
       of: Type.Integer(),
     }),
   ),
-  openPairs: Type.Array(Type.Tuple([Type.String(), Type.String()])),
+  openPairs: Type.Array(Pair(Type.String())),
   sure: OneOf('clear', 'leaning', 'open'),
 });
 
@@ -260,7 +260,7 @@ export const KitRequest = Type.Object(
       ),
       { minItems: 1, maxItems: 40 },
     ),
-    conflicts: Type.Array(Type.Tuple([KitId, KitId]), { maxItems: 20_000 }),
+    conflicts: Type.Array(Pair(KitId), { maxItems: 20_000 }),
     budgetCents: Type.Optional(Type.Integer({ minimum: 0, maximum: 100_000_000 })),
     massLimitG: Type.Optional(Num(0, 1_000_000)),
     alternatives: Type.Optional(Type.Integer({ minimum: 0, maximum: 20 })),

@@ -15,7 +15,7 @@ export interface Found {
 const MOST = 12;
 
 /**
- * Jobs by archer, phone, bow or ticket number; accents and case do not matter, and a name may be
+ * Jobs by archer, guardian, their phones, bow or ticket number; accents and case do not matter, and a name may be
  * a letter or two off. What is spelt as asked comes first.
  */
 export function find(query: string, from: Db = db()): Found[] {
@@ -27,8 +27,10 @@ export function find(query: string, from: Db = db()): Found[] {
       if (!archer) return [];
       const bow = job.bowId ? bowById(from, job.bowId) : null;
       const about = bow ? bowName(bow) : 'no bow yet';
-      const { name, phone } = archer;
-      const text = fold([name, phone.replace(/\s/g, ''), phone, about, job.number].join(' '));
+      const { name, phone, guardianName, guardianPhone } = archer;
+      // A child’s bow is fetched by who brought the child.
+      const numbers = [phone, guardianPhone].flatMap((each) => [each.replace(/\s/g, ''), each]);
+      const text = fold([name, ...numbers, about, job.number, guardianName].join(' '));
       const off = closeness(words, text);
       const found = { jobId: job.id, number: job.number, archerId: archer.id, name, about };
       return off === null ? [] : [{ off, found }];

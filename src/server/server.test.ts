@@ -210,6 +210,11 @@ describe('with a shop', () => {
       'drogge',
     ])
       expect([text, find(text, db).map(({ name }) => name)]).toEqual([text, ['Casimir Dröge']]);
+    db.prepare(
+      "UPDATE archer SET guardian_name = 'Yasemin Aydın', guardian_phone = '0421 77 12' WHERE name = 'Casimir Dröge'",
+    ).run();
+    for (const text of ['aydin', 'Yasemin', '04217712'])
+      expect([text, find(text, db).map(({ name }) => name)]).toEqual([text, ['Casimir Dröge']]);
     expect(find('', db)).toEqual([]);
     expect(find('nobody', db)).toEqual([]);
     expect(find('a', db)).toHaveLength(2);

@@ -13,6 +13,8 @@ const FEW_TWISTS = 3;
 export interface FitWanted {
   readonly drawLengthMm: Mm | null;
   readonly startN: Newton | null;
+  /** What their old bow draws, where the new one is to be as it; null where there is none. */
+  readonly oldPeakN?: Newton | null;
   readonly hand: Hand;
   /** The wall the archer or their release asks for; null for either. */
   readonly wall?: Wall | null;
@@ -35,7 +37,7 @@ export interface BowCover {
 
 /**
  * Whether a bow covers the fit: hand, draw length by a module with at most six and a half twists, start
- * weight within the limb range. Many twists, a price over the budget and a delivery after the
+ * weight within the limb range. Many twists, limbs that end under the old bow's weight, a price over the budget and a delivery after the
  * promised day make it a "nearly". Unknown fit values are left out of the judgement, and said.
  */
 export function bowCover(bow: BowRecord, wanted: FitWanted): BowCover {
@@ -46,6 +48,8 @@ export function bowCover(bow: BowRecord, wanted: FitWanted): BowCover {
   if (length.reason) (length.out ? out : nearly).push(length.reason);
   const weight = weightReason(bow, wanted);
   if (weight) out.push(weight);
+  const old = oldWeightReason(bow, wanted);
+  if (old && !weight) nearly.push(old);
   nearly.push(...priceAndDate(bow, wanted));
   return {
     bow,
@@ -84,6 +88,13 @@ function weightReason(bow: BowRecord, { startN, shop }: FitWanted): string | nul
   const say = (n: number) => write(n, 'force', shop, { decimals: 0 });
   if (startN < bow.minPeakN * 0.98) return `lightest setting ${say(bow.minPeakN)}`;
   return startN > bow.maxPeakN ? `heaviest setting ${say(bow.maxPeakN)}` : null;
+}
+
+/** Limbs that end under what the old bow draws: no plain fit for somebody who wants it as it was. */
+function oldWeightReason(bow: BowRecord, { oldPeakN = null, shop }: FitWanted): string | null {
+  if (oldPeakN === null || oldPeakN <= bow.maxPeakN) return null;
+  const say = (n: number, decimals: number) => write(n, 'force', shop, { decimals });
+  return `up to ${say(bow.maxPeakN, 0)}, the old one had ${say(oldPeakN, 1)}`;
 }
 
 function priceAndDate(bow: BowRecord, wanted: FitWanted): string[] {

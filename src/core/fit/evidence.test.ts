@@ -97,6 +97,20 @@ describe('nearly fits', () => {
     expect(cover).toMatchObject({ verdict: 'nearly' });
     expect(cover.reasons[0]).toMatch(/99.* over the whole budget/);
   });
+  test('by the old bow’s weight: the limbs end under it', () => {
+    // The test bow ends at 50 lb: 222.4 N.
+    const bow = aBow({ maxPeakN: newton(50 * 4.4482216) });
+    const cover = bowCover(bow, { ...wanted, oldPeakN: newton(59.5 * 4.4482216) });
+    expect(cover).toMatchObject({
+      verdict: 'nearly',
+      reasons: ['up to 50 lb, the old one had 59.5 lb'],
+    });
+    const reaches = { ...wanted, oldPeakN: newton(49 * 4.4482216) };
+    expect(bowCover(bow, reaches).verdict).toBe('fits');
+    // A fit that is out for its own weight says that, not both.
+    const out = { ...wanted, startN: newton(260), oldPeakN: newton(270) };
+    expect(bowCover(bow, out).reasons).toEqual(['heaviest setting 50 lb']);
+  });
   test('by date', () => {
     const bow = aBow({ stock: 0 });
     const late = bowCover(bow, { ...wanted, today: '2026-11-24', promisedDay: '2026-12-01' });

@@ -289,10 +289,12 @@ export function standingTurns(history: History): Turns | null {
 /** Whether a bow covers this job's fit; what is not measured yet is left out of the judgement. */
 export function jobBowCover(bow: BowRecord, snapshot: JobSnapshot, derived: JobDerived): BowCover {
   const tried = weightTrials(snapshot.fitReadings).length > 0;
+  const { oldPeak } = oldBowFigures(snapshot.fitReadings);
   return bowCover(bow, {
     drawLengthMm: derived.fitLength?.drawLengthMm ?? null,
     startN: tried ? derived.fitWeight.startN : null,
     hand: snapshot.archer.hand,
+    oldPeakN: oldPeak === undefined ? null : newton(oldPeak),
     wall: wantedWall(snapshot.archer.wall, snapshot.archer.release),
     budgetCents: snapshot.job.budgetCents,
     today: snapshot.today,

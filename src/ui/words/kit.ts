@@ -9,6 +9,7 @@ export const kit = {
     [`Bow ${bow}`, `parts ${parts}`, ...(work ? [`bench work ${work}`] : []), tax].join(' · '),
   madeOfWork: (money: string, minutes: number) => `${money} for ${minutes} min`,
   madeOfTax: (percent: number, money: string) => `of it ${percent} % tax, ${money}`,
+  broughtSaid: 'Said in Meet, they bring along:',
   budgetBar: 'Share of the budget used',
   slots: 'Places to fill',
   choose: 'choose',

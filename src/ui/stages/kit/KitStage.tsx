@@ -55,6 +55,11 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
         </div>
         <BudgetTape total={total} budget={snapshot.job.budgetCents} />
         <MadeOf total={whole} />
+        {snapshot.job.alreadyOwn.trim() !== '' && (
+          <p className="note brought">
+            <b>{w.broughtSaid}</b> {snapshot.job.alreadyOwn.trim()}
+          </p>
+        )}
         {!snapshot.bow && <p className="note">{w.noBow}</p>}
         <div className="kit-grid">
           <SlotList current={slot} />
