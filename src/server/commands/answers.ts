@@ -16,29 +16,22 @@ export function checkPlannedDays(
   pointer: string,
 ): void {
   const { promisedDay, appointmentAt } = answers;
-  const last = addDays(today, MOST_DAYS_AHEAD);
-  const promised = promisedDay && promisedDay !== job.promisedDay;
-  const promiseFault = promised ? plannedDayFault(promisedDay, today) : null;
-  if (promiseFault)
+  const appointed = appointmentAt ? shopDay(shop.timeZone, appointmentAt) : null;
+  const planned = [
+    ['promise', 'promisedDay', promisedDay, promisedDay],
+    ['appoint', 'appointmentAt', appointmentAt, appointed],
+  ] as const;
+  for (const [verb, field, value, day] of planned) {
+    const fault = day && value !== job[field] ? plannedDayFault(day, today) : null;
+    if (!fault) continue;
     throw cannot(
-      `promise-${promiseFault}`,
-      promiseFault === 'past'
-        ? `That day is past: promise today, ${today}, or a later day.`
-        : `That is over two years off: promise a day up to ${last}.`,
-      `${pointer}/promisedDay`,
+      `${verb}-${fault}`,
+      fault === 'past'
+        ? `That day is past: ${verb} today, ${today}, or a later day.`
+        : `That is over two years off: ${verb} a day up to ${addDays(today, MOST_DAYS_AHEAD)}.`,
+      `${pointer}/${field}`,
     );
-  const appointed = appointmentAt && appointmentAt !== job.appointmentAt;
-  const appointmentFault = appointed
-    ? plannedDayFault(shopDay(shop.timeZone, appointmentAt), today)
-    : null;
-  if (appointmentFault)
-    throw cannot(
-      `appointment-${appointmentFault}`,
-      appointmentFault === 'past'
-        ? `That day is past: appoint today, ${today}, or a later day.`
-        : `That is over two years off: appoint a day up to ${last}.`,
-      `${pointer}/appointmentAt`,
-    );
+  }
 }
 
 const GONE_PAST = ['asked', 'skipped'];

@@ -19,7 +19,7 @@ import { HowDrawing } from '../../drawings/HowDrawing';
 import { useKeys } from '../../frame/useKeys';
 import { useDraft } from '../../job/useDraft';
 import { Dock } from '../../job/Dock';
-import { useJob, type Trouble } from '../../job/JobProvider';
+import { useJob, type Trouble as Refusal } from '../../job/JobProvider';
 import { LastValue } from '../../job/LastValue';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w, fields } from '../../words';
@@ -175,11 +175,7 @@ function ValueEntry({
                 {choice.name}
               </Button>
             ))}
-            {trouble && (
-              <p className="field-error" role="alert">
-                {trouble}
-              </p>
-            )}
+            <Trouble text={trouble} />
           </div>
         ) : kind === 'text' ? (
           <WordsEntry key={key} label={name} draft={`${snapshot.job.id}.${key}`} onTake={take} />
@@ -193,11 +189,7 @@ function ValueEntry({
             >
               <span>✓ {reading ? w.tickAgain : w.tick(name)}</span>
             </Button>
-            {trouble && (
-              <p className="field-error" role="alert">
-                {trouble}
-              </p>
-            )}
+            <Trouble text={trouble} />
           </div>
         ) : (
           <MeasureField
@@ -215,6 +207,13 @@ function ValueEntry({
   );
 }
 
+const Trouble = ({ text }: { text: string }) =>
+  text && (
+    <p className="field-error" role="alert">
+      {text}
+    </p>
+  );
+
 /** A few words as they stand there, a serial number: typed, kept while it is, and taken. */
 function WordsEntry({
   label,
@@ -223,7 +222,7 @@ function WordsEntry({
 }: {
   label: string;
   draft: string;
-  onTake: (entered: string) => Promise<Trouble | null>;
+  onTake: (entered: string) => Promise<Refusal | null>;
 }) {
   const [text, put] = useDraft(draft);
   const [trouble, setTrouble] = useState('');
