@@ -151,7 +151,8 @@ test('the phone rings: another job is two taps away, and this one waits where it
   await click(page, '.top a[href="/"]');
   await reads(page, 'The bench today');
   await click(page, '.tickets a[href*="' + (await shop.jobOf('Teodor')) + '"]');
-  await reads(page, 'Teodor Quast');
+  // Named on Today too: only his own page has the name on top.
+  await reads(page, 'Teodor Quast', '.job .top h1');
   await click(page, '.top a[href="/"]');
   await reads(page, 'The bench today');
   await click(page, `.tickets a[href*="${mine}"]`);
