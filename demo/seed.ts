@@ -1,6 +1,8 @@
+import type { BowPiece } from '@/core/bow';
 import { KIT_LINES } from '@/core/kit';
 import { NO_SHOP_STEPS, USUAL_SCHOOLS, USUAL_STATIONS } from '@/core/route';
 import { addDays, TRADE_UNITS } from '@/core/units';
+import { savePiece } from '@/data/bow-pieces';
 import type { Db } from '@/data/db';
 import { saveShopSettings } from '@/data/settings';
 import { insertBow, insertItem } from '@/data/stock';
@@ -18,6 +20,25 @@ function clockAt(today: string) {
     pretendNow(new Date(`${addDays(today, days)}T${time}:00+01:00`));
   };
 }
+
+/** A trade-in, one for courses, and a new one whose number somebody wrote down. */
+const SINGLE_BOWS: readonly BowPiece[] = [
+  {
+    serial: 'FJ-20418',
+    bowId: 'fjordling-31-r',
+    condition: 'used',
+    priceCents: 52000,
+    note: 'string and cables new in May',
+  },
+  {
+    serial: 'ZE-0071',
+    bowId: 'zeisig-27-r',
+    condition: 'loan',
+    priceCents: null,
+    note: 'for courses',
+  },
+  { serial: 'GR-11250', bowId: 'granit-35-r', condition: 'new', priceCents: null, note: '' },
+];
 
 /** Fills an empty database with the demo shop: 12 bows, the catalogue, 8 jobs at all stages. */
 export function seedDemo(db: Db): void {
@@ -43,6 +64,7 @@ export function seedDemo(db: Db): void {
   });
   demoBows().forEach((bow) => insertBow(db, bow));
   demoCatalogue().forEach((item) => insertItem(db, item));
+  SINGLE_BOWS.forEach((piece) => savePiece(db, { ...piece, leftWith: null }));
   try {
     finished(db, at, day);
     stale(db, at, day);

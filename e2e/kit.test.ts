@@ -300,7 +300,7 @@ describe('the shop’s parts', () => {
     const count = async () =>
       (await shop.get<{ count: number }>('/api/v1/shop/parts?q=probe')).count;
     expect(await count()).toBe(0);
-    await click(page, 'aria/Take all 1[role="button"]');
+    await click(page, 'aria/Take 1 row[role="button"]');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     expect(await count()).toBe(1);
   });
@@ -328,7 +328,7 @@ describe('the shop’s parts', () => {
     // The same file again, this time to its end: all of it at once.
     await upload(page, 'big.csv', [HEADER, ...rows].join('\n'));
     await reads(page, 'Consumables: 12000 new, 0 changed, 0 as they are.');
-    await click(page, 'aria/Take all 12000[role="button"]');
+    await click(page, 'aria/Take 12000 rows[role="button"]');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     const after = await shop.get<{ count: number }>('/api/v1/shop/parts?q=viele');
     expect(after.count).toBe(12_000);
@@ -342,8 +342,7 @@ describe('the shop’s parts', () => {
     const boxes = await page.$$('[role="dialog"] tbody input[type="checkbox"]');
     expect(boxes.length).toBeGreaterThan(1);
     for (const box of boxes.slice(1)) if (await box.evaluate((n) => n.checked)) await box.click();
-    await reads(page, 'Take 1 part', '[role="dialog"]');
-    await click(page, 'aria/Take 1 part[role="button"]');
+    await click(page, 'aria/Take what is ticked[role="button"]');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
   });
 });

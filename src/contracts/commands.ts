@@ -57,6 +57,9 @@ export const JobAnswers = Type.Object(
 );
 
 const Slot = OneOf(...SLOTS.map(({ id }) => id));
+const OrderState = OneOf('toOrder', 'ordered', 'arrived');
+/** What becomes of an order under way when what it was for is given up; without it that is asked. */
+const OrderFate = Type.Optional(OneOf('keep', 'calledOff'));
 
 const ArrowBuild = Type.Object(
   {
@@ -122,7 +125,13 @@ export const Command = Type.Union([
     bowId: NullOr<string>({ type: 'string', minLength: 1, maxLength: 60 }),
     /** Asked for when the bow does not cover the fit. */
     reason: Type.Optional(Text(200)),
+    /** One of the single bows; absent or null takes a new one as they stand there. */
+    serial: Type.Optional(NullOr<string>({ type: 'string', minLength: 1, maxLength: 60 })),
+    /** The screen showed it as standing in the shop: taken by somebody else meanwhile, it is refused. */
+    fromStock: Type.Optional(Type.Boolean()),
+    ordered: OrderFate,
   }),
+  command('orderBow', { state: OrderState }),
   command('setGoal', {
     goal: OneOf('moduleStep', 'peakWeight'),
     /** As typed; null goes back to the fit's own. */
@@ -137,20 +146,22 @@ export const Command = Type.Union([
     label: Text(80),
     /** The screen showed it as lying in the shop: taken by somebody else meanwhile, it is refused. */
     fromStock: Type.Optional(Type.Boolean()),
+    ordered: OrderFate,
   }),
   command('choosePackage', {
     /** Ids of the catalogue, at most one a slot; other slots stay as they are. */
     itemIds: Type.Array(Text(60), { minItems: 1, maxItems: 20, uniqueItems: true }),
     /** Those of them the screen showed as lying in the shop. */
     fromStock: Type.Optional(Type.Array(Text(60), { maxItems: 20 })),
+    ordered: OrderFate,
   }),
   command('setArrows', {
     builds: Type.Optional(Type.Array(ArrowBuild, { maxItems: 4 })),
     massesG: Type.Optional(Type.Array(Type.Number({ minimum: 3, maximum: 80 }), { maxItems: 144 })),
     restAheadMm: Type.Optional(Type.Number({ minimum: -60, maximum: 40 })),
   }),
-  command('takeArrows', { build: Type.Integer({ minimum: 0, maximum: 3 }) }),
-  command('orderPart', { slot: Slot, state: OneOf('toOrder', 'ordered', 'arrived') }),
+  command('takeArrows', { build: Type.Integer({ minimum: 0, maximum: 3 }), ordered: OrderFate }),
+  command('orderPart', { slot: Slot, state: OrderState }),
   command('giveQuote', {}),
   command('setKitWishes', {
     wishes: Type.Partial(
@@ -171,6 +182,8 @@ export const Command = Type.Union([
   }),
   command('acknowledge', { cautionId: Text(40), yes: Type.Boolean() }),
   command('handOver', { openReason: Text(300) }),
+  /** The bow came back, or it was signed too early: the job is open again, its sheets stay. */
+  command('takeBackHandover', { reason: Text(300) }),
   /** The newest entry, or the one named. */
   command('undo', { event: Type.Optional(Type.Integer({ minimum: 1 })) }),
   command('redo', { event: Type.Optional(Type.Integer({ minimum: 1 })) }),

@@ -63,6 +63,8 @@ describe('the build sheet', () => {
       arrivesDay: null,
       orderedAt: null,
       arrivedAt: null,
+      handedOver: false,
+      short: [],
       build: null,
     };
     const parts = [...FULL_KIT.filter(({ slot }) => slot !== 'release'), own];

@@ -21,8 +21,11 @@ import {
   setPlace,
   updateArcher,
   updateJob,
+  jobBowMapping,
+  type StoredBow,
   type StoredPart,
 } from './jobs';
+import { pieceMapping, type StoredPiece } from './bow-pieces';
 import { plain, RowMapping } from './mapping';
 import { migrate } from './migrate';
 import {
@@ -219,12 +222,35 @@ describe('rows and records', () => {
     arrivesDay: '2026-12-01',
     orderedAt: '2026-11-24T09:00:00.000Z',
     arrivedAt: '2026-12-01T08:00:00.000Z',
+    handedOver: true,
+    short: [{ itemId: 'sight-test', count: 1 }],
     build: null,
+  };
+  const heldBow: StoredBow = {
+    jobId: 'j1',
+    bowId: 'test-31-r',
+    serial: 'FJ-1',
+    condition: 'used',
+    priceCents: 52000,
+    arrivesDay: '2026-12-01',
+    orderedAt: '2026-11-24T09:00:00.000Z',
+    arrivedAt: '2026-12-01T08:00:00.000Z',
+    handedOver: true,
+  };
+  const piece: StoredPiece = {
+    serial: 'FJ-1',
+    bowId: 'test-31-r',
+    condition: 'used',
+    priceCents: 52000,
+    note: 'limbs new in May',
+    leftWith: 'j1',
   };
   test.each([
     ['archer', archerMapping, ARCHER],
     ['job', jobMapping, JOB],
     ['part', partMapping, part],
+    ['held bow', jobBowMapping, heldBow],
+    ['single bow', pieceMapping, piece],
     ['bow', bowMapping, bow],
     ['item', itemMapping, anItem('sight', { electronics: true })],
     ['reading', readingMapping, reading],
@@ -307,6 +333,8 @@ describe('jobs', () => {
       arrivesDay: null,
       orderedAt: null,
       arrivedAt: null,
+      handedOver: false,
+      short: [],
       build: null,
     };
     putPart(db, 'j1', 'rest', own);

@@ -1,4 +1,4 @@
-import type { Archer, Job, JobPart } from '@/core/job';
+import type { Archer, Job, JobBow, JobPart } from '@/core/job';
 import { arrowParts, arrowsItem, type ArrowChoice } from '@/core/kit';
 import type { Db } from './db';
 import { boolean, booleanOrNull, json, plain, RowMapping } from './mapping';
@@ -73,7 +73,26 @@ export const partMapping = new RowMapping<StoredPart>('job_part', {
   arrivesDay: plain('arrivesDay'),
   orderedAt: plain('orderedAt'),
   arrivedAt: plain('arrivedAt'),
+  handedOver: boolean('handedOver'),
+  short: json('short'),
   build: json('build'),
+});
+
+export interface StoredBow extends JobBow {
+  readonly jobId: string;
+  readonly bowId: string;
+}
+
+export const jobBowMapping = new RowMapping<StoredBow>('job_bow', {
+  jobId: plain('jobId'),
+  bowId: plain('bowId'),
+  serial: plain('serial'),
+  condition: plain('condition'),
+  priceCents: plain('priceCents'),
+  arrivesDay: plain('arrivesDay'),
+  orderedAt: plain('orderedAt'),
+  arrivedAt: plain('arrivedAt'),
+  handedOver: boolean('handedOver'),
 });
 
 export const insertArcher = (db: Db, archer: Archer) => archerMapping.insert(db, archer);
@@ -165,4 +184,17 @@ function builtItem(db: Db, build: ArrowChoice) {
 export function putPart(db: Db, jobId: string, slot: string, part: StoredPart | null): void {
   db.prepare('DELETE FROM job_part WHERE job_id = ? AND slot = ?').run(jobId, slot);
   if (part) partMapping.insert(db, part);
+}
+
+/** The bow a job holds; null where it has none. */
+export function heldBow(db: Db, jobId: string): StoredBow | null {
+  const row = db
+    .prepare(`SELECT ${jobBowMapping.columnList} FROM job_bow WHERE job_id = ?`)
+    .get(jobId);
+  return row ? jobBowMapping.fromRow(row) : null;
+}
+
+export function putHeldBow(db: Db, jobId: string, bow: StoredBow | null): void {
+  db.prepare('DELETE FROM job_bow WHERE job_id = ?').run(jobId);
+  if (bow) jobBowMapping.insert(db, bow);
 }

@@ -88,6 +88,25 @@ export function takeStaged(db: Db, importId: string, only: readonly string[] | n
   return taken;
 }
 
+/** Leaves these rows out. */
+export const unstage = (db: Db, importId: string, ids: readonly string[]) =>
+  db
+    .prepare(
+      'DELETE FROM import_row WHERE import_id = ? AND item_id IN (SELECT value FROM json_each(?))',
+    )
+    .run(importId, JSON.stringify(ids));
+
+/** Leaves the rows out whose price moves by more than a third, but for these. */
+export const unstageJumps = (db: Db, importId: string, wanted: readonly string[]) =>
+  db
+    .prepare(
+      `DELETE FROM import_row WHERE import_id = @importId
+       AND item_id NOT IN (SELECT value FROM json_each(@wanted))
+       AND EXISTS (SELECT 1 FROM catalogue_item WHERE id = item_id AND price_cents > 0
+         AND 3 * abs((item_json ->> 'priceCents') - price_cents) > price_cents)`,
+    )
+    .run({ importId, wanted: JSON.stringify(wanted) });
+
 export const stagedCount = (db: Db, importId: string): number =>
   db.prepare('SELECT count(*) FROM import_row WHERE import_id = ?').pluck().get(importId) as number;
 

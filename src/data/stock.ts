@@ -54,6 +54,7 @@ export const bowMapping = new RowMapping<StoredBow>('bow', {
   priceCents: plain('priceCents'),
   stock: plain('stock'),
   deliveryDays: plain('deliveryDays'),
+  supplier: plain('supplier'),
 });
 
 interface StoredItem extends Omit<CatalogueItem, 'slot' | 'attrs'> {

@@ -27,13 +27,14 @@ const problemOf = (run: () => unknown): Problem => {
 
 describe('a bow file taken in', () => {
   test('looking at it saves nothing', () => {
-    expect(importBows({ text: writeBowFile(two), mode: 'check' }, db)).toEqual({
-      saved: false,
-      added: 1,
-      changed: 1,
-      same: 0,
-      faults: [],
-    });
+    const answer = importBows({ text: writeBowFile(two), mode: 'check' }, db);
+    expect(answer).toMatchObject({ saved: false, added: 1, changed: 1, same: 0, faults: [] });
+    expect(answer.rows.map(({ id, isNew }) => [id, isNew])).toEqual(
+      expect.arrayContaining([['test-31-r', false]]),
+    );
+    expect(answer.rows.find(({ id }) => id === 'test-31-r')!.changes).toEqual([
+      { column: 'In stock', before: '2', after: '7' },
+    ]);
     expect(allBows(db)).toHaveLength(1);
     expect(bowById(db, 'test-31-r')!.stock).toBe(2);
   });
@@ -50,6 +51,17 @@ describe('a bow file taken in', () => {
     expect(problem.message).toContain('nothing of the file was taken. Line 4, hand:');
     expect(allBows(db)).toHaveLength(1);
     expect(bowById(db, 'test-31-r')!.stock).toBe(2);
+  });
+  test('a price over a third apart is left unless it is named, and so is what is unticked', () => {
+    const dear = { ...two[0]!, priceCents: 2 * two[0]!.priceCents };
+    const text = writeBowFile([dear]);
+    expect(importBows({ text, mode: 'check' }, db).rows).toMatchObject([{ jump: true }]);
+    importBows({ text, mode: 'allOrNone', except: [], jumps: [] }, db);
+    expect(bowById(db, 'test-31-r')!.priceCents).toBe(89900);
+    importBows({ text, mode: 'allOrNone', except: ['test-31-r'], jumps: ['test-31-r'] }, db);
+    expect(bowById(db, 'test-31-r')!.priceCents).toBe(89900);
+    importBows({ text, mode: 'allOrNone', jumps: ['test-31-r'] }, db);
+    expect(bowById(db, 'test-31-r')!.priceCents).toBe(179800);
   });
   test('taken in twice, the second time nothing changes', () => {
     importBows({ text: writeBowFile(two), mode: 'allOrNone' }, db);

@@ -1,8 +1,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
 import { BOW_FORMAT, readBowFile, writeBowFile, type RowFault } from '@/contracts/bow-csv';
-import { mergeCells, readForm } from '@/contracts/csv';
-import { type BowRecord } from '@/core/bow';
+import { mergeCells, readForm, rowChange, type RowChange } from '@/contracts/csv';
+import { bowName, type BowRecord } from '@/core/bow';
 import { db, type Db } from '@/data/db';
 import { allBows, bowById, insertBow, updateBow } from '@/data/stock';
 import { notOverwritten } from './part-stock';
@@ -10,11 +10,16 @@ import { invalid, Problem } from './problem';
 
 const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
 
+const Ids = Type.Array(Type.String({ maxLength: 60 }), { maxItems: 5000 });
 const ImportRequest = Type.Object(
   {
     text: Type.String({ maxLength: 1_000_000 }),
     /** `check` saves nothing; `keepGood` leaves faulty rows out; `allOrNone` refuses the file. */
     mode: OneOf('check', 'keepGood', 'allOrNone'),
+    /** Bows of the file that stay as they are. */
+    except: Type.Optional(Ids),
+    /** Of the bows whose price moves by more than a third only these are taken; without it all. */
+    jumps: Type.Optional(Ids),
   },
   { additionalProperties: false },
 );
@@ -25,6 +30,8 @@ export interface ImportAnswer {
   readonly added: number;
   readonly changed: number;
   readonly same: number;
+  /** Every row that is, or would be, added or changed. */
+  readonly rows: readonly RowChange[];
   readonly faults: readonly RowFault[];
 }
 
@@ -32,7 +39,7 @@ export interface ImportAnswer {
 export function importBows(body: unknown, on: Db = db()): ImportAnswer {
   const checked = checkImport(body);
   if (!checked.ok) throw invalid(checked.errors);
-  const { text, mode } = checked.value as Static<typeof ImportRequest>;
+  const { text, mode, except = [], jumps } = checked.value as Static<typeof ImportRequest>;
   const { bows, faults } = readBowFile(text);
   if (mode === 'allOrNone' && faults.length > 0) {
     throw new Problem(422, 'faulty-rows', 'The file was refused whole', {
@@ -42,24 +49,25 @@ export function importBows(body: unknown, on: Db = db()): ImportAnswer {
   }
   const run = on.transaction((): ImportAnswer => {
     const count = { added: 0, changed: 0, same: 0 };
+    const rows: RowChange[] = [];
     for (const { bow } of bows) {
       const before = bowById(on, bow.id);
-      const kind = !before ? 'added' : alike(before, bow) ? 'same' : 'changed';
-      count[kind]++;
-      if (mode === 'check' || kind === 'same') continue;
-      if (kind === 'added') insertBow(on, bow);
+      const row = rowChange(BOW_FORMAT, before, bow, bowName(bow));
+      count[!row ? 'same' : row.isNew ? 'added' : 'changed']++;
+      if (!row) continue;
+      rows.push(row);
+      const leave = except.includes(bow.id) || (row.jump && jumps && !jumps.includes(bow.id));
+      if (mode === 'check' || leave) continue;
+      if (row.isNew) insertBow(on, bow);
       else updateBow(on, bow);
     }
-    return { saved: mode !== 'check' && bows.length > 0, ...count, faults };
+    return { saved: mode !== 'check' && bows.length > 0, ...count, rows, faults };
   });
   return run.immediate();
 }
 
 export const faultText = ({ line, column, message }: RowFault) =>
   `Line ${line}${column ? `, ${column}` : ''}: ${message}.`;
-
-/** Written alike: a figure that differs past what the file can say is no change. */
-const alike = (a: BowRecord, b: BowRecord) => writeBowFile([a]) === writeBowFile([b]);
 
 export const bowsFile = (from: Db = db()) => writeBowFile(allBows(from));
 

@@ -80,5 +80,7 @@ const asChosen = (item: CatalogueItem): JobPart => ({
   arrivesDay: null,
   orderedAt: null,
   arrivedAt: null,
+  handedOver: false,
+  short: [],
   build: null,
 });

@@ -11,6 +11,7 @@ import {
   fetchSupplierList,
   findParts,
   lookAtImport,
+  offsetOf,
   partsFile,
   savePart,
   stagePiece,
@@ -125,14 +126,21 @@ describe('a file', () => {
     expect(count).toBe(rests().length);
     const look = lookAtImport(importId, db);
     expect(look).toMatchObject({ added: 1, changed: 1, same: rests().length - 2 });
-    expect(look.differences).toEqual([
-      { id: 'rest-brand-new', part: 'Rohrdommel Kiebitz L', column: '', before: '', after: '129' },
+    expect(look.jumps).toEqual([]);
+    expect(look.rows).toEqual([
+      {
+        id: 'rest-brand-new',
+        name: 'Rohrdommel Kiebitz L',
+        isNew: true,
+        jump: false,
+        changes: [{ column: 'Price, €', before: '', after: '129' }],
+      },
       {
         id: rests()[0]!.id,
-        part: 'Rohrdommel Kiebitz',
-        column: 'Price, €',
-        before: '129',
-        after: '139',
+        name: 'Rohrdommel Kiebitz',
+        isNew: false,
+        jump: false,
+        changes: [{ column: 'Price, €', before: '129', after: '139' }],
       },
     ]);
     expect(partById(db, 'rest-brand-new')).toBeNull();
@@ -141,6 +149,42 @@ describe('a file', () => {
     expect(partById(db, rests()[0]!.id)!.priceCents).toBe(13900);
     expect(names('brand new')).toEqual(['Kiebitz L']);
     expect(problemOf(() => takeImport(importId, { only: null }, db)).status).toBe(404);
+  });
+
+  test('prices over a third apart stand by themselves, and are taken only one by one', () => {
+    const [first, second, third, fourth] = rests();
+    const parts = [
+      { ...first!, priceCents: Math.round(first!.priceCents * 1.34) },
+      { ...second!, priceCents: Math.round(second!.priceCents * 0.66) },
+      { ...third!, priceCents: Math.round(third!.priceCents * 1.33), stock: 9 },
+      { ...fourth!, stock: 17 },
+    ];
+    const { importId } = stagePiece({ kind: 'rest', parts }, db);
+    const look = lookAtImport(importId, db);
+    expect(look.jumps.map(({ id }) => id).sort()).toEqual([first!.id, second!.id].sort());
+    expect([look.jumpCount, look.rowCount, look.changed]).toEqual([2, 2, 4]);
+    takeImport(importId, { only: null, except: [fourth!.id], jumps: [second!.id] }, db);
+    expect(partById(db, first!.id)).toEqual(first);
+    expect(partById(db, second!.id)!.priceCents).toBe(parts[1]!.priceCents);
+    expect(partById(db, third!.id)).toEqual(parts[2]);
+    expect(partById(db, fourth!.id)).toEqual(fourth);
+  });
+
+  test('every row that changes is named, a page at a time', () => {
+    const base = rests()[0]!;
+    const parts = Array.from({ length: 450 }, (_, i) => ({ ...base, id: `row-${1000 + i}` }));
+    const { importId } = stagePiece({ kind: 'rest', parts }, db);
+    const pages = [0, 200, 400].map((offset) => lookAtImport(importId, db, offset));
+    expect(pages.map(({ rows, rowCount }) => [rows.length, rowCount])).toEqual([
+      [200, 450],
+      [200, 450],
+      [50, 450],
+    ]);
+    expect(new Set(pages.flatMap(({ rows }) => rows.map(({ id }) => id))).size).toBe(450);
+    const asked = (query: string) => offsetOf(new Request(`http://x/${query}`));
+    expect([asked(''), asked('?offset=40')]).toEqual([0, 40]);
+    for (const bad of ['-1', '1.5', 'x', ''])
+      expect(problemOf(() => asked(`?offset=${bad}`)).status).toBe(400);
   });
 
   test('every part of it comes over with every field', () => {
@@ -225,7 +269,8 @@ describe('a supplier’s list', () => {
     const look = fetchSupplierList({ supplier: 'Nordufer Handel' }, db);
     expect(allParts(db)).toEqual(before);
     expect(look.changed).toBeGreaterThan(0);
-    const price = look.differences.find(({ column }) => column === 'Price, €')!;
+    const row = look.rows.find(({ changes }) => changes[0]!.column === 'Price, €')!;
+    const price = { id: row.id, after: row.changes[0]!.after };
     takeImport(look.importId, { only: [price.id] }, db);
     const same = new Set(before.map((part) => JSON.stringify(part)));
     expect(allParts(db).filter((part) => !same.has(JSON.stringify(part)))).toEqual([
@@ -248,7 +293,7 @@ describe('a supplier’s list', () => {
     expect(suppliers(db)).toEqual(['Kontor Achterwasser', 'Nordufer Handel', 'Werkhof Lindental']);
   });
   test('the same week it is the same list; an unknown supplier has none', () => {
-    const strip = ({ differences }: { differences: readonly object[] }) => differences;
+    const strip = ({ rows }: { rows: readonly object[] }) => rows;
     const supplier = 'Kontor Achterwasser';
     expect(strip(fetchSupplierList({ supplier }, db))).toEqual(
       strip(fetchSupplierList({ supplier }, db)),

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import { mergeCells, readForm, writeCell, type Column, type Merged } from '@/contracts/csv';
+import { mergeCells, readForm, rowChange, type Merged, type RowChange } from '@/contracts/csv';
 import { checkPart, partFormat, writePartFile } from '@/contracts/part-csv';
 import {
   isPartKind,
@@ -21,6 +21,8 @@ import {
   stagedPairs,
   stageParts,
   takeStaged,
+  unstage,
+  unstageJumps,
 } from '@/data/part-imports';
 import { searchParts, type PartsFound } from '@/data/part-search';
 import { allParts, insertItem, partById, partsOfKind, updateItem } from '@/data/stock';
@@ -160,58 +162,52 @@ const taken = (why: string) =>
     detail: `${why}. Nothing of the file was taken.`,
   });
 
-/** One figure of one part that would change. */
-export interface Difference {
-  readonly id: string;
-  readonly part: string;
-  /** Empty for a part that is new. */
-  readonly column: string;
-  readonly before: string;
-  readonly after: string;
-}
-
 export interface ImportLook {
   readonly importId: string;
   readonly added: number;
   readonly changed: number;
   readonly same: number;
-  /** The first of them. */
-  readonly differences: readonly Difference[];
+  /** Rows whose price moves by more than a third, the first of them; taken only one by one. */
+  readonly jumps: readonly RowChange[];
+  readonly jumpCount: number;
+  /** The other rows that would be added or changed, a page of them. */
+  readonly rows: readonly RowChange[];
+  readonly rowCount: number;
 }
 
-const MOST_DIFFERENCES = 500;
+const ROWS_A_PAGE = 200;
 
-/** What taking it would do; nothing is saved. */
-export function lookAtImport(importId: string, on: Db = db()): ImportLook {
+/** What taking it would do, `ROWS_A_PAGE` rows from `offset` on; nothing is saved. */
+export function lookAtImport(importId: string, on: Db = db(), offset = 0): ImportLook {
   const count = { added: 0, changed: 0, same: 0 };
-  const differences: Difference[] = [];
+  const [jumps, rows]: [RowChange[], RowChange[]] = [[], []];
+  let [jumpCount, rowCount] = [0, 0];
   for (const { staged, known } of stagedPairs(on, importId)) {
-    const found = known ? changes(known, staged) : [newPart(staged)];
-    count[!known ? 'added' : found.length > 0 ? 'changed' : 'same']++;
-    if (differences.length < MOST_DIFFERENCES) differences.push(...found);
+    const row = rowChange(partFormat(staged.slot), known, staged, partName(staged));
+    count[!row ? 'same' : row.isNew ? 'added' : 'changed']++;
+    if (!row) continue;
+    if (row.jump) {
+      if (jumpCount++ < ROWS_A_PAGE) jumps.push(row);
+    } else if (rowCount++ >= offset && rows.length < ROWS_A_PAGE) rows.push(row);
   }
   if (count.added + count.changed + count.same === 0) throw notFound('file');
-  return { importId, ...count, differences };
+  return { importId, ...count, jumps, jumpCount, rows, rowCount };
 }
 
-const newPart = (part: AnyPart): Difference => ({
-  id: part.id,
-  part: partName(part),
-  column: '',
-  before: '',
-  after: writeCell(columnOf(part, 'price_eur'), part),
-});
+/** Which rows of a look are asked for; from the first where it is not said. */
+export function offsetOf(request: Request): number {
+  const text = new URL(request.url).searchParams.get('offset') ?? '0';
+  if (!/^\d{1,7}$/.test(text))
+    throw invalid([{ pointer: '/offset', detail: 'must be a whole number from 0 to 9999999' }]);
+  return Number(text);
+}
 
-const columnOf = (part: AnyPart, header: string): Column<AnyPart> =>
-  partFormat(part.slot).columns.find((column) => column.header === header)!;
+const Ids = Type.Array(Type.String({ maxLength: 60 }), { maxItems: 5000 });
 
-function changes(known: AnyPart, staged: AnyPart): Difference[] {
-  return partFormat(known.slot).columns.flatMap((column): Difference[] => {
-    const [before, after] = [writeCell(column, known), writeCell(column, staged)];
-    return before === after
-      ? []
-      : [{ id: known.id, part: partName(known), column: column.name, before, after }];
-  });
+interface TakeRequest {
+  readonly only: readonly string[] | null;
+  readonly except?: readonly string[];
+  readonly jumps?: readonly string[];
 }
 
 const checkTake = checker(
@@ -222,6 +218,10 @@ const checkTake = checker(
         Type.Array(Type.String({ maxLength: 60 }), { maxItems: 5000 }),
         Type.Null(),
       ]),
+      /** All but these. */
+      except: Type.Optional(Ids),
+      /** Of the rows whose price moves by more than a third only these; without it all of them. */
+      jumps: Type.Optional(Ids),
     },
     { additionalProperties: false },
   ),
@@ -231,9 +231,11 @@ const checkTake = checker(
 export function takeImport(importId: string, body: unknown, on: Db = db()): { taken: number } {
   const checked = checkTake(body);
   if (!checked.ok) throw invalid(checked.errors);
-  const { only } = checked.value as { only: string[] | null };
+  const { only, except = [], jumps } = checked.value as TakeRequest;
   const run = on.transaction(() => {
     if (stagedCount(on, importId) === 0) throw notFound('file');
+    unstage(on, importId, except);
+    if (jumps) unstageJumps(on, importId, jumps);
     return { taken: takeStaged(on, importId, only) };
   });
   return run.immediate();

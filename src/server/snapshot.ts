@@ -2,7 +2,7 @@ import { bowName } from '@/core/bow';
 import type { EarlierJob, Job, JobSnapshot } from '@/core/job';
 import { db, type Db } from '@/data/db';
 import { curvesOf } from '@/data/curves';
-import { archerById, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
+import { archerById, heldBow, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
 import {
   acknowledgedOf,
   eventsOf,
@@ -22,10 +22,12 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
   const job = jobById(from, jobId);
   if (!job) return null;
   const shop = shopSettings(from);
+  const { bow, bowHeld } = bowOf(from, job);
   return {
     job,
     archer: archerById(from, job.archerId)!,
-    bow: job.bowId ? bowById(from, job.bowId) : null,
+    bow,
+    bowHeld,
     parts: partsOf(from, jobId),
     ...readingsOf(from, jobId, job.bowId),
     exceptions: exceptionsOf(from, jobId),
@@ -41,6 +43,15 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     today: shopDay(shop.timeZone),
     now: nowIso(),
   };
+}
+
+/** The bow at the price it was taken for, and how it is held. */
+function bowOf(from: Db, { id, bowId }: Job): Pick<JobSnapshot, 'bow' | 'bowHeld'> {
+  const bow = bowId === null ? null : bowById(from, bowId);
+  const row = bow && heldBow(from, id);
+  if (!bow || !row) return { bow, bowHeld: null };
+  const { jobId: _job, bowId: _bow, ...bowHeld } = row;
+  return { bow: { ...bow, priceCents: bowHeld.priceCents }, bowHeld };
 }
 
 /** Other jobs of the same archer, opened before this one, with the newest reading of each thing. */

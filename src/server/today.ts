@@ -1,6 +1,8 @@
+import { bowName } from '@/core/bow';
 import {
   dayOfMinute,
   stageStates,
+  type JobSnapshot,
   type Ticket,
   type TicketState,
   type TodayView,
@@ -9,6 +11,7 @@ import { setupValue, stationName, USUAL_SHIFT, type LateJob } from '@/core/route
 import { COME_BACK_DAYS } from '@/core/sheet';
 import { addDays } from '@/core/units';
 import { db, type Db } from '@/data/db';
+import { ordersForTheShelf as forTheShelf } from '@/data/orders';
 import { shopSettings } from '@/data/settings';
 import { calendarView } from './calendar';
 import { now, shopDay, shopMinutes } from './clock';
@@ -38,15 +41,22 @@ export function todayView(from: Db = db()): TodayView {
     visits: calendar.plan.visits.filter((visit) => visit.from < 1440),
     calendar,
     closedFor: shop.closed.find((closed) => closed.day === day)?.name ?? null,
-    arriving: open
-      .flatMap(({ parts, archer, job }) =>
-        parts.flatMap((part) =>
-          part.arrivesDay
-            ? [{ day: part.arrivesDay, label: part.label, name: archer.name, jobId: job.id }]
-            : [],
-        ),
-      )
-      .sort((a, b) => a.day.localeCompare(b.day)),
+    arriving: [
+      ...open.flatMap((snapshot) =>
+        awaited(snapshot).map(({ day: on, label }) => ({
+          day: on,
+          label,
+          name: snapshot.archer.name,
+          jobId: snapshot.job.id,
+        })),
+      ),
+      ...forTheShelf(from).map(({ label, arrivesDay }) => ({
+        day: arrivesDay,
+        label,
+        name: '',
+        jobId: null,
+      })),
+    ].sort((a, b) => a.day.localeCompare(b.day)),
     comingBack: jobs
       .flatMap(({ job, archer }) =>
         job.deliveredAt
@@ -62,6 +72,16 @@ export function todayView(from: Db = db()): TodayView {
     closes: shifts.length > 0 ? Math.max(...shifts.map((shift) => shift.to)) : USUAL_SHIFT.to,
   };
 }
+
+/** What a job waits for or got, the bow first, with its day. */
+const awaited = ({ bow, bowHeld, parts }: JobSnapshot) => [
+  ...(bow && bowHeld?.arrivesDay
+    ? [{ what: 'bow', day: bowHeld.arrivesDay, label: bowName(bow) }]
+    : []),
+  ...parts.flatMap(({ arrivesDay, label }) =>
+    arrivesDay ? [{ what: 'part', day: arrivesDay, label }] : [],
+  ),
+];
 
 /** The day of the second visit, by the shop's own calendar. */
 const comeBackDay = (timeZone: string, instant: string) =>
@@ -79,10 +99,10 @@ const lateWords = (late: LateJob | undefined, day: string): string | null =>
   late ? `done ${dayOfMinute(day, late.endsAt - 1)} by the plan` : null;
 
 function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string | null): Ticket {
-  const { job, archer, bow, parts } = snapshot;
+  const { job, archer, bow } = snapshot;
   const states = stageStates(snapshot, derived);
   const { stale, visits } = derived.plan;
-  const waiting = parts.find((part) => part.arrivesDay && part.arrivesDay > day);
+  const waiting = awaited(snapshot).find((thing) => thing.day > day);
   const base = {
     jobId: job.id,
     number: job.number,
@@ -97,7 +117,7 @@ function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string |
     promisedDay: job.promisedDay,
     appointmentAt: job.appointmentAt,
     late:
-      lateness(job.promisedDay, waiting?.arrivesDay ?? null, day, job.deliveredAt !== null) ??
+      lateness(job.promisedDay, waiting, day, job.deliveredAt !== null) ??
       (job.deliveredAt ? null : planned),
     place: job.place,
     nextDay: null,
@@ -126,9 +146,9 @@ function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string |
     return {
       ...base,
       state: 'waits',
-      tag: 'waits for a part',
+      tag: waiting.what === 'bow' ? 'waits for the bow' : 'waits for a part',
       next: `${waiting.label} arrives`,
-      nextDay: waiting.arrivesDay,
+      nextDay: waiting.day,
     };
   if (early)
     return {
@@ -153,11 +173,13 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function lateness(
   promised: string | null,
-  arrives: string | null,
+  waiting: ReturnType<typeof awaited>[number] | undefined,
   day: string,
   delivered: boolean,
 ): string | null {
   if (!promised || delivered) return null;
   if (promised < day) return 'was promised earlier';
-  return arrives && arrives > promised ? `part arrives after the promised day` : null;
+  return waiting && waiting.day > promised
+    ? `${waiting.what} arrives after the promised day`
+    : null;
 }

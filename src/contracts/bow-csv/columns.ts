@@ -11,6 +11,7 @@ import {
   plainNumber,
   several,
   text,
+  textOrEmpty,
   yesNo,
   type CellKind,
   type Column,
@@ -385,5 +386,14 @@ export const BOW_COLUMNS: readonly BowColumn[] = [
     plainNumber({ min: 0, max: 400 }, { whole: true }),
     'Days from order to shop',
     '9',
+  ),
+  column(
+    'supplier',
+    'supplier',
+    'Supplier',
+    textOrEmpty(60),
+    'Where it is ordered',
+    'Nordufer Handel',
+    false,
   ),
 ];

@@ -24,3 +24,4 @@ export const bowFormatPage = (): string =>
     ...columnLines(BOW_FORMAT),
     '',
   ].join('\n');
+export * from './pieces';

@@ -32,6 +32,13 @@ export const text = (most: number): CellKind<string> => ({
   write: (value) => value,
 });
 
+/** As text, and an empty cell is an empty word. */
+export const textOrEmpty = (most: number): CellKind<string> => ({
+  ...text(most),
+  schema: Type.String({ maxLength: most }),
+  read: (cell) => (cell === '' ? good('') : text(most).read(cell)),
+});
+
 export const oneOf = <T extends string>(...values: readonly T[]): CellKind<T> => ({
   says: `one of ${values.join(', ')}`,
   schema: Type.Unsafe<T>({ type: 'string', enum: [...values] }),

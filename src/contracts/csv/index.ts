@@ -1,2 +1,4 @@
 export * from './cells';
 export * from './table';
+export * from './changes';
+export * from './encoding';

@@ -71,6 +71,7 @@ export const aBow = (changes: Partial<BowRecord> = {}): BowRecord => ({
   priceCents: 89900,
   stock: 2,
   deliveryDays: 9,
+  supplier: '',
   ...changes,
 });
 
@@ -328,6 +329,7 @@ export const aSnapshot = (
   quotes: [],
   curves: [],
   earlier: [],
+  bowHeld: null,
   stepTimes: {},
   shop: aShop(),
   today: '2026-11-24',
@@ -352,6 +354,8 @@ export const FULL_KIT = REQUIRED.map((slot) => ({
   arrivesDay: null,
   orderedAt: null,
   arrivedAt: null,
+  handedOver: false,
+  short: [],
   build: null,
 }));
 

@@ -89,6 +89,39 @@ export interface BowRecord {
   readonly priceCents: number;
   readonly stock: number;
   readonly deliveryDays: number;
+  /** Empty where none is named. */
+  readonly supplier: string;
+}
+
+/** New ones are among the bow's count; used ones have their own price; loan bows are lent, never sold. */
+export type BowCondition = 'new' | 'used' | 'loan';
+
+/** A single bow of the shop, told apart by its serial number. */
+export interface BowPiece {
+  readonly serial: string;
+  readonly bowId: string;
+  readonly condition: BowCondition;
+  /** Null: at the bow's own price. */
+  readonly priceCents: number | null;
+  readonly note: string;
+}
+
+/** What a single bow is sold for: a loan bow costs nothing. */
+export const pieceCents = (
+  { priceCents }: Pick<BowRecord, 'priceCents'>,
+  piece: BowPiece | null,
+): number => (piece?.condition === 'loan' ? 0 : (piece?.priceCents ?? priceCents));
+
+/** A bow of the shop as a job can take it: new ones, or a single used or loan bow. */
+export interface BowOffer {
+  /** At its price, with as many as are free for this job. */
+  readonly bow: BowRecord;
+  /** Null for the new ones as they stand there. */
+  readonly piece: BowPiece | null;
+  /** Ticket that has it; null where it is free, or does not count one by one. */
+  readonly heldBy: number | null;
+  /** Numbers of new ones that are free, where the shop wrote them down. */
+  readonly serials: readonly string[];
 }
 
 export const bowName = (bow: Pick<BowRecord, 'maker' | 'model'>) => `${bow.maker} ${bow.model}`;

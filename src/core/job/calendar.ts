@@ -97,7 +97,7 @@ export function calendarInput({ shop, now, jobs, pins }: CalendarGround): Calend
     stations: shop.stations,
     people,
     jobs: jobs.flatMap(({ snapshot, derived, appointment }): CalendarJob[] => {
-      const { job, archer, parts, bow } = snapshot;
+      const { job, archer, parts, bow, bowHeld } = snapshot;
       const come = appointment && minuteOf(firstDay, appointment);
       const there =
         come !== null && come + APPOINTMENT_MIN > now.minutes
@@ -134,6 +134,9 @@ export function calendarInput({ shop, now, jobs, pins }: CalendarGround): Calend
           arrivesDay && arrivesDay > firstDay ? [[slot, daysBetween(firstDay, arrivesDay)]] : [],
         ) as [string, number][],
       );
+      // Nothing goes on a bow that is not there.
+      const bowDay = daysBetween(firstDay, bowHeld?.arrivesDay ?? firstDay);
+      const bowThere = bowDay > 0 ? opens(bowDay) : 0;
       return [
         {
           ...base,
@@ -145,7 +148,7 @@ export function calendarInput({ shop, now, jobs, pins }: CalendarGround): Calend
             steps: visit.steps.length,
             restAfter: visit.dryMinutes,
             release: Math.max(
-              0,
+              bowThere,
               ...visit.parts.map((slot) => (arrives.has(slot) ? opens(arrives.get(slot)!) : 0)),
             ),
             pinnedAt: pinOf(visit.steps[0]!),

@@ -166,6 +166,8 @@ describe('setting the bows of a draw-off alike', () => {
         arrivesDay: null,
         orderedAt: null,
         arrivedAt: null,
+        handedOver: false,
+        short: [],
         build: null,
       },
     ];

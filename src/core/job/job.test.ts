@@ -108,6 +108,8 @@ describe('what is computed for a job', () => {
       arrivesDay: null,
       orderedAt: null,
       arrivedAt: null,
+      handedOver: false,
+      short: [],
       build: null,
     };
     const { context } = derive(
@@ -285,6 +287,8 @@ describe('the stage rail', () => {
         arrivesDay: null,
         orderedAt: null,
         arrivedAt: null,
+        handedOver: false,
+        short: [],
         build: null,
       },
     ];

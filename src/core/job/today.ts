@@ -41,8 +41,9 @@ export interface TodayView {
   readonly arriving: readonly {
     readonly day: string;
     readonly label: string;
+    /** Empty, and no job, for what comes for the shelf. */
     readonly name: string;
-    readonly jobId: string;
+    readonly jobId: string | null;
   }[];
   readonly comingBack: readonly {
     readonly day: string;

@@ -1,6 +1,22 @@
-import type { BowRecord, DrawOff, Hand, LoggedCurve, ReleaseType, Wall } from '../bow';
+import type {
+  BowCondition,
+  BowRecord,
+  DrawOff,
+  Hand,
+  LoggedCurve,
+  ReleaseType,
+  Wall,
+} from '../bow';
 import type { AgeBand, Build, Experience, EyeHandling } from '../fit';
-import type { ArrowChoice, ChosenPart, KitLines, ShootingPurpose, Slot } from '../kit';
+import type {
+  ArrowChoice,
+  ChosenPart,
+  Counted,
+  Holding,
+  KitLines,
+  ShootingPurpose,
+  Slot,
+} from '../kit';
 import type { QuoteHead } from '../quote/types';
 import type {
   Exception,
@@ -112,14 +128,19 @@ export const NO_ARROWS: ArrowPlan = { builds: [], massesG: [], restAheadMm: 0 };
 
 export const NO_WISHES: KitWishes = { without: [], extra: [], massLimitG: null };
 
-export interface JobPart extends ChosenPart {
-  /** Day it arrives when it is not in stock, YYYY-MM-DD. */
-  readonly arrivesDay: string | null;
-  /** Instants it was ordered from its supplier, and came; null before. */
-  readonly orderedAt: string | null;
-  readonly arrivedAt: string | null;
+export interface JobPart extends ChosenPart, Holding {
+  /** What of it did not lie in the shop and is ordered; of a built set, part by part. */
+  readonly short: readonly Counted[];
   /** For arrows built here: from what. */
   readonly build: ArrowChoice | null;
+}
+
+/** The bow of a job as it is held: which one, at what price, and whether it is there. */
+export interface JobBow extends Holding {
+  /** Null where it is not one of the single bows. */
+  readonly serial: string | null;
+  readonly condition: BowCondition;
+  readonly priceCents: number;
 }
 
 export interface JobEvent {
@@ -201,7 +222,10 @@ export const QUOTE_TERMS: QuoteTerms = { taxPct: 19, depositPct: 30, validDays: 
 export interface JobSnapshot {
   readonly job: Job;
   readonly archer: Archer;
+  /** At the price it was taken for. */
   readonly bow: BowRecord | null;
+  /** Null where there is no bow. */
+  readonly bowHeld: JobBow | null;
   readonly parts: readonly JobPart[];
   readonly readings: readonly Reading[];
   readonly fitReadings: readonly FitReading[];

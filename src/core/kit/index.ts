@@ -7,4 +7,5 @@ export * from './mass';
 export * from './reach';
 export * from './safe-length';
 export * from './built-arrows';
+export * from './holding';
 export { tensionFor } from './rules/launcher-tension';

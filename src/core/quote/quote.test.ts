@@ -4,7 +4,14 @@ import { heldTax, jobTotal, makeQuote, quoteChanges } from '.';
 
 const STAMP = { revision: 1, madeAt: '2026-11-24T10:00:00Z', madeDay: '2026-11-24', madeBy: 'T.' };
 const job = (part: JobPart): JobPart => part;
-const waits = { arrivesDay: null, orderedAt: null, arrivedAt: null, build: null };
+const waits = {
+  arrivesDay: null,
+  orderedAt: null,
+  arrivedAt: null,
+  handedOver: false,
+  short: [],
+  build: null,
+};
 const rest = job({ ...aPart(anItem('rest', {}, { priceCents: 12900 }), 'rest'), ...waits });
 const cleared = job({
   ...aPart(anItem('sight', {}, { priceCents: 14900, closeOutCents: 11900 }), 'sight'),

@@ -107,6 +107,8 @@ describe('the plan of a job', () => {
       arrivesDay: null,
       orderedAt: null,
       arrivedAt: null,
+      handedOver: false,
+      short: [],
       build: null,
     };
     const parts = [...FULL_KIT.filter(({ slot }) => slot !== 'rest'), rest];
@@ -120,6 +122,8 @@ describe('the plan of a job', () => {
       arrivesDay: null,
       orderedAt: null,
       arrivedAt: null,
+      handedOver: false,
+      short: [],
       build: null,
     };
     const parts = [...FULL_KIT.filter(({ slot }) => slot !== 'sight'), sight];

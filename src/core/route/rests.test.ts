@@ -10,6 +10,8 @@ function stepsWith(attrs: Partial<RestAttrs>, changes: Parameters<typeof aFinish
     arrivesDay: null,
     orderedAt: null,
     arrivedAt: null,
+    handedOver: false,
+    short: [],
     build: null,
   };
   const parts = [rest, ...FULL_KIT.filter(({ slot }) => slot !== 'rest')];

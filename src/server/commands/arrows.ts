@@ -1,10 +1,16 @@
 import { arrowGround, derive } from '@/core/job';
-import { arrowParts, arrowsItem, builtArrow, objections, partName } from '@/core/kit';
-import { addDays } from '@/core/units';
-import { jobById, putPart, updateJob } from '@/data/jobs';
+import {
+  arrowParts,
+  arrowsItem,
+  builtArrow,
+  neededForBuild,
+  objections,
+  partName,
+} from '@/core/kit';
+import { jobById, updateJob } from '@/data/jobs';
 import { partById } from '@/data/stock';
-import { shopDay } from '../clock';
-import { storedPart } from './choose';
+import { putHeld } from './hold';
+import { partShelf, takeFrom } from './shelf';
 import { cannot, type Handlers } from './types';
 
 /** Arrows built here: the builds compared, the one taken, the set on the scale. */
@@ -16,7 +22,8 @@ export const ARROWS = {
     return { summary: `Arrows: ${what}`, inverse: { do: 'restore', job: { arrows } } };
   },
 
-  takeArrows({ build }, { db, snapshot }) {
+  takeArrows({ build, ordered }, work) {
+    const { db, snapshot } = work;
     const choice = snapshot.job.arrows.builds[build];
     if (!choice) throw cannot('no-build', 'There is no such build any more.', '/command/build');
     const parts = arrowParts(choice, (id) => partById(db, id));
@@ -32,20 +39,21 @@ export const ARROWS = {
         `These arrows do not fit: ${against.reason}.`,
         '/command/build',
       );
-    const row = storedPart(db, snapshot.job.id, 'arrows');
-    const today = shopDay(snapshot.shop.timeZone);
-    putPart(db, snapshot.job.id, 'arrows', {
-      jobId: snapshot.job.id,
-      slot: 'arrows',
-      itemId: null,
-      owned: false,
-      label: partName(item),
-      priceCents: item.priceCents,
-      arrivesDay: item.stock > 0 ? null : addDays(today, item.deliveryDays),
-      orderedAt: null,
-      arrivedAt: null,
-      build: choice,
-    });
+    const row = putHeld(
+      work,
+      'arrows',
+      {
+        jobId: snapshot.job.id,
+        slot: 'arrows',
+        itemId: null,
+        owned: false,
+        label: partName(item),
+        priceCents: item.priceCents,
+        build: choice,
+        ...takeFrom(partShelf(db, snapshot), neededForBuild(choice)),
+      },
+      ordered,
+    );
     return {
       summary: `Kit: ${partName(item)}, ${choice.count} built`,
       inverse: { do: 'restore', part: { slot: 'arrows', row } },

@@ -1,55 +1,34 @@
-import { bowName, drawLengthSteps } from '@/core/bow';
-import { type BowCover } from '@/core/fit';
-import { derive, jobBowCover, readOptionsFor, type Job, type JobSnapshot } from '@/core/job';
+import { drawLengthSteps } from '@/core/bow';
+import { derive, readOptionsFor, type Job, type JobSnapshot } from '@/core/job';
 import {
   checkKit,
+  NOT_HELD,
   objections,
   partName,
   partOf,
   sellCents,
   type CatalogueItem,
   type KitContext,
-  type Slot,
 } from '@/core/kit';
 import { addDays, read, write } from '@/core/units';
-import type { Db } from '@/data/db';
-import { partsOf, putPart, type StoredPart, updateJob, jobById } from '@/data/jobs';
-import { lastReservedBy, reservedByOthers } from '@/data/reservations';
-import { bowById, itemById } from '@/data/stock';
+import { putPart, type StoredPart, updateJob, jobById } from '@/data/jobs';
+import { lastReservedBy } from '@/data/reservations';
+import { itemById, partById } from '@/data/stock';
 import { shopDay } from '../clock';
-import { cannot, needReason, pick, spaced, type CommandOf, type Handlers } from './types';
+import { putHeld, storedPart } from './hold';
+import { partShelf, takeFrom } from './shelf';
+import {
+  cannot,
+  needReason,
+  pick,
+  spaced,
+  type CommandOf,
+  type Handlers,
+  type Work,
+} from './types';
 
-/** Bow, goals and parts. */
+/** Goals and parts. */
 export const CHOOSE = {
-  chooseBow({ bowId, reason = '' }, { db, snapshot }) {
-    const bow = bowId === null ? null : bowById(db, bowId);
-    if (bowId !== null && !bow)
-      throw cannot('unknown-bow', 'There is no such bow in stock any more.', '/command/bowId');
-    if (bow && bow.hand !== snapshot.archer.hand) {
-      throw cannot(
-        'wrong-hand',
-        `${bowName(bow)} is a ${bow.hand}-hand bow; the archer shoots ${snapshot.archer.hand}-handed.`,
-        '/command/bowId',
-      );
-    }
-    const cover = bow && jobBowCover(bow, snapshot, derive(snapshot));
-    const bowReason = cover?.verdict === 'out' ? uncovered(cover, reason) : '';
-    // Goals set for another bow mean nothing on this one.
-    const fresh = {
-      bowId,
-      bowReason,
-      moduleStepMm: null,
-      moduleReason: '',
-      peakTargetN: null,
-      peakReason: '',
-    };
-    updateJob(db, { ...jobById(db, snapshot.job.id)!, ...fresh });
-    return {
-      summary: bow ? `Bow: ${bowName(bow)}` : 'Bow put back',
-      inverse: { do: 'restore', job: pick(snapshot.job, Object.keys(fresh) as (keyof Job)[]) },
-    };
-  },
-
   setGoal({ goal, entered, reason }, { db, snapshot }) {
     const fields =
       goal === 'moduleStep'
@@ -65,15 +44,14 @@ export const CHOOSE = {
     };
   },
 
-  choosePart({ slot, itemId, owned, label, fromStock = false }, { db, snapshot }) {
-    const beforeRow = storedPart(db, snapshot.job.id, slot);
-    const row = partRow({ slot, itemId, owned, label, fromStock }, db, snapshot);
-    putPart(db, snapshot.job.id, slot, row);
+  choosePart({ slot, itemId, owned, label, fromStock = false, ordered }, work) {
+    const row = partRow({ slot, itemId, owned, label, fromStock }, work);
+    const before = putHeld(work, slot, row, ordered);
     return {
       summary: row
         ? `Kit: ${row.label}${owned ? ', brought along' : ''}`
         : `Kit: ${spaced(slot)} put back`,
-      inverse: { do: 'restore', part: { slot, row: beforeRow } },
+      inverse: { do: 'restore', part: { slot, row: before } },
     };
   },
 
@@ -88,27 +66,21 @@ export const CHOOSE = {
 
   orderPart({ slot, state }, { db, snapshot, at }) {
     const row = storedPart(db, snapshot.job.id, slot);
-    if (!row?.itemId || row.arrivesDay === null)
+    if (!row || row.arrivesDay === null || row.handedOver)
       throw cannot('nothing-to-order', 'Nothing is ordered for this place.', '/command/slot');
-    const item = itemById(db, row.itemId);
-    const today = shopDay(snapshot.shop.timeZone);
-    const days = item?.deliveryDays ?? 0;
-    const changed: StoredPart = {
+    const days = row.short.map(({ itemId }) => partById(db, itemId)?.deliveryDays ?? 0);
+    putPart(db, snapshot.job.id, slot, {
       ...row,
-      orderedAt: state === 'toOrder' ? null : (row.orderedAt ?? at),
-      arrivedAt: state === 'arrived' ? at : null,
-      // The days count from the order, not from the talk.
-      arrivesDay: state === 'arrived' ? today : addDays(today, days),
-    };
-    putPart(db, snapshot.job.id, slot, changed);
-    const done = { toOrder: 'not ordered yet', ordered: 'ordered', arrived: 'has arrived' }[state];
+      ...orderState(row, state, { at, today: shopDay(snapshot.shop.timeZone), days }),
+    });
     return {
-      summary: `${row.label}: ${done}`,
+      summary: `${row.label}: ${ORDER_STATES[state]}`,
       inverse: { do: 'restore', part: { slot, row } },
     };
   },
 
-  choosePackage({ itemIds, fromStock = [] }, { db, snapshot }) {
+  choosePackage({ itemIds, fromStock = [], ordered }, work) {
+    const { db, snapshot } = work;
     const items = itemIds.map((id, i) => {
       const item = itemById(db, id);
       if (!item)
@@ -138,12 +110,10 @@ export const CHOOSE = {
         `This package does not fit: ${against.reason}.`,
         '/command/itemIds',
       );
-    const jobId = snapshot.job.id;
-    const parts = slots.map((slot) => ({ slot, row: storedPart(db, jobId, slot) }));
-    for (const item of items) {
-      const row = catalogueRow(item, db, snapshot, fromStock.includes(item.id));
-      putPart(db, jobId, item.slot, row);
-    }
+    const parts = items.map((item) => {
+      const row = catalogueRow(item, work, fromStock.includes(item.id));
+      return { slot: item.slot, row: putHeld(work, item.slot, row, ordered) };
+    });
     return {
       summary: `Kit: a package of ${items.length} parts`,
       inverse: { do: 'restore', parts },
@@ -156,26 +126,46 @@ const hardAgainst = (context: KitContext): string[] =>
     rule.hard && verdict === 'doesNotFit' ? [rule.id] : [],
   );
 
-/** A slot as it is stored now, for the way back. */
-export function storedPart(db: Db, jobId: string, slot: Slot): StoredPart | null {
-  const part = partsOf(db, jobId).find((entry) => entry.slot === slot);
-  if (!part) return null;
-  const { item, ...rest } = part;
-  return { ...rest, jobId, itemId: rest.build ? null : (item?.id ?? null) };
+export const ORDER_STATES = {
+  toOrder: 'not ordered yet',
+  ordered: 'ordered',
+  arrived: 'has arrived',
+} as const;
+
+/** The days count from the order, not from the talk. */
+export function orderState(
+  { orderedAt }: { readonly orderedAt: string | null },
+  state: keyof typeof ORDER_STATES,
+  { at, today, days }: { at: string; today: string; days: readonly number[] },
+) {
+  return {
+    orderedAt: state === 'toOrder' ? null : (orderedAt ?? at),
+    arrivedAt: state === 'arrived' ? at : null,
+    arrivesDay: state === 'arrived' ? today : addDays(today, Math.max(0, ...days)),
+  };
 }
 
 /**
  * A part of the catalogue as it goes into the job: its price, and when it arrives when no free one
  * lies in the shop. One that was shown as free and is not any more is refused, and who has it is said.
  */
-function catalogueRow(
-  item: CatalogueItem,
-  db: Db,
-  { job, shop }: JobSnapshot,
-  fromStock: boolean,
-): StoredPart {
-  const free = freeStock(db, item, job.id);
-  if (fromStock && free <= 0) {
+function catalogueRow(item: CatalogueItem, { db, snapshot }: Work, fromStock: boolean): StoredPart {
+  const { job } = snapshot;
+  const row: Omit<StoredPart, keyof ReturnType<typeof takeFrom>> = {
+    jobId: job.id,
+    slot: item.slot,
+    itemId: item.id,
+    owned: false,
+    label: partName(item),
+    priceCents: sellCents(item),
+    build: null,
+  };
+  const before = storedPart(db, job.id, item.slot);
+  // Chosen once more, what is ordered or left the shop already stands as it does.
+  if (before?.itemId === item.id && !before.owned && (before.orderedAt || before.handedOver))
+    return { ...before, ...row };
+  const shelf = partShelf(db, snapshot);
+  if (fromStock && shelf.free(item.id) <= 0) {
     const number = lastReservedBy(db, item.id, job.id);
     const who = number === null ? 'It was sold' : `It was put aside for ticket ${number}`;
     throw cannot(
@@ -184,31 +174,7 @@ function catalogueRow(
       '/command/fromStock',
     );
   }
-  return {
-    jobId: job.id,
-    slot: item.slot,
-    itemId: item.id,
-    owned: false,
-    label: partName(item),
-    priceCents: sellCents(item),
-    arrivesDay: free > 0 ? null : addDays(shopDay(shop.timeZone), item.deliveryDays),
-    orderedAt: null,
-    arrivedAt: null,
-    build: null,
-  };
-}
-
-const freeStock = (db: Db, item: CatalogueItem, jobId: string): number =>
-  item.stock - (reservedByOthers(db, jobId).get(item.id) ?? 0);
-
-/** A bow that does not cover the fit is taken only with a reason, which is kept with what is against it. */
-function uncovered({ bow, reasons }: BowCover, reason: string): string {
-  if (reason.trim().length >= 3) return `${reasons.join(', ')}: ${reason.trim()}`;
-  throw cannot(
-    'not-covered',
-    `${bowName(bow)} does not cover the fit: ${reasons.join(', ')}. Say why it is taken all the same.`,
-    '/command/reason',
-  );
+  return { ...row, ...takeFrom(shelf, [{ itemId: item.id, count: 1 }]) };
 }
 
 function moduleGoal(
@@ -254,19 +220,11 @@ function partRow(
   command: Pick<CommandOf<'choosePart'>, 'slot' | 'itemId' | 'owned' | 'label'> & {
     readonly fromStock: boolean;
   },
-  db: Db,
-  snapshot: JobSnapshot,
+  work: Work,
 ): StoredPart | null {
+  const { db, snapshot } = work;
   const { slot, itemId, owned, label } = command;
-  const base = {
-    jobId: snapshot.job.id,
-    slot,
-    owned,
-    arrivesDay: null,
-    orderedAt: null,
-    arrivedAt: null,
-    build: null,
-  };
+  const base = { jobId: snapshot.job.id, slot, owned, build: null, short: [], ...NOT_HELD };
   if (itemId === null) {
     if (!owned) return null;
     if (label.trim() === '')
@@ -292,5 +250,5 @@ function partRow(
   // The archer's own part of the catalogue's making costs nothing and takes nothing from the shelf.
   return owned
     ? { ...base, itemId: item.id, label: partName(item), priceCents: 0 }
-    : catalogueRow(item, db, snapshot, command.fromStock);
+    : catalogueRow(item, work, command.fromStock);
 }

@@ -1,5 +1,6 @@
 import { ANSWERS } from './answers';
 import { ARROWS } from './arrows';
+import { BOW } from './bow';
 import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
 import { LANE } from './lane';
@@ -25,6 +26,7 @@ const HANDLERS: Handlers = {
   ...ANSWERS,
   ...MEASURE,
   ...LANE,
+  ...BOW,
   ...CHOOSE,
   ...ARROWS,
   ...COMPARE,

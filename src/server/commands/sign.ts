@@ -1,15 +1,15 @@
 import { shopDay } from '../clock';
 import { assertSheet } from '@/contracts/sheet';
-import { HANDOVER_CAUTIONS, derive, openWork, stageStates, type JobSnapshot } from '@/core/job';
+import { HANDOVER_CAUTIONS, derive, openWork, stageStates } from '@/core/job';
 import { makeQuote, quoteChanges } from '@/core/quote';
 import { STEP_TEMPLATES } from '@/core/route';
 import { sheetDocument } from '@/core/sheet';
 import { writeMoney } from '@/core/units';
 import { updateJob, jobById } from '@/data/jobs';
 import { insertQuote, quoteById } from '@/data/quotes';
-import { takeFromStock } from '@/data/reservations';
 import { acknowledge, addException, insertSheet, lastSeq, unacknowledge } from '@/data/records';
-import { cannot, type Handlers } from './types';
+import { comeBack, leaveTheShop } from './leave';
+import { cannot, needReason, type Handlers } from './types';
 
 /** Signatures, cautions, the handover. */
 export const SIGN = {
@@ -74,10 +74,17 @@ export const SIGN = {
       { revision, at, who },
       assertSheet(sheetDocument(snapshot, derived, stamp)),
     );
-    // What lay on the shelf leaves it once, at the first handover.
-    if (!snapshot.job.deliveredAt) takeFromStock(db, fromShelf(snapshot));
+    leaveTheShop(snapshot, derived, db);
     updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: at });
     return { summary: `Handed over, sheet revision ${revision}`, inverse: null };
+  },
+
+  takeBackHandover({ reason }, { db, snapshot }) {
+    if (!snapshot.job.deliveredAt) throw cannot('not-delivered', 'This job is not handed over.');
+    const why = needReason(reason);
+    comeBack(snapshot, db);
+    updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: null });
+    return { summary: `Handover taken back: ${why}`, inverse: null };
   },
 
   giveQuote(_command, { db, snapshot, who, at }) {
@@ -103,8 +110,3 @@ export const SIGN = {
     };
   },
 } satisfies Partial<Handlers>;
-
-const fromShelf = ({ parts }: JobSnapshot): string[] =>
-  parts.flatMap(({ owned, item, arrivesDay }) =>
-    !owned && item && arrivesDay === null ? [item.id] : [],
-  );

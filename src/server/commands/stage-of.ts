@@ -15,6 +15,7 @@ export function stageOf(command: Command): Stage | '' {
     case 'setAnswers':
       return command.job?.schools ? 'bench' : 'meet';
     case 'chooseBow':
+    case 'orderBow':
     case 'setGoal':
     case 'startDrawOff':
     case 'markDrawOff':
@@ -42,6 +43,7 @@ export function stageOf(command: Command): Stage | '' {
       return STEP_TEMPLATES.find(({ id }) => id === command.stepId)?.stage ?? 'bench';
     case 'acknowledge':
     case 'handOver':
+    case 'takeBackHandover':
       return 'handover';
     default:
       return '';

@@ -1,7 +1,7 @@
 import type { Command } from '@/contracts/commands';
 import type { Archer, Job, JobSnapshot } from '@/core/job';
 import type { Db } from '@/data/db';
-import type { StoredPart } from '@/data/jobs';
+import type { StoredBow, StoredPart } from '@/data/jobs';
 import { Problem } from '../problem';
 
 /** What takes an entry back; kept with the entry. */
@@ -15,6 +15,8 @@ export type Inverse =
       readonly job?: Partial<Job>;
       readonly part?: { slot: string; row: StoredPart | null };
       readonly parts?: readonly { slot: string; row: StoredPart | null }[];
+      /** Absent where the bow stays. */
+      readonly bow?: StoredBow | null;
     }
   | { readonly do: 'dropCurve'; readonly curveId: number; readonly back?: true }
   | { readonly do: 'withdraw'; readonly exceptionId: number; readonly back?: true }

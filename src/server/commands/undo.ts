@@ -1,15 +1,6 @@
 import type { Archer, Job, JobSnapshot } from '@/core/job';
-import { addDays } from '@/core/units';
 import { dropCurve } from '@/data/curves';
-import type { Db } from '@/data/db';
-import {
-  archerById,
-  type StoredPart,
-  putPart,
-  updateArcher,
-  updateJob,
-  jobById,
-} from '@/data/jobs';
+import { archerById, heldBow, jobById, updateArcher, updateJob } from '@/data/jobs';
 import {
   acknowledge,
   eventById,
@@ -22,11 +13,9 @@ import {
   withdrawException,
   type Reversible,
 } from '@/data/records';
-import { reservedByOthers } from '@/data/reservations';
-import { itemById } from '@/data/stock';
-import { shopDay } from '../clock';
 import { appendRows, retractionOf } from '../take-readings';
-import { storedPart } from './choose';
+import { putBowAgain } from './bow';
+import { putAgain, storedPart } from './hold';
 import { cannot, pick, type Handlers, type Inverse, type Work } from './types';
 
 /** Taking an entry back, the newest or any other, and bringing it again. */
@@ -88,6 +77,7 @@ function writes(inverse: Inverse): string[] {
     ...Object.keys(inverse.archer ?? {}).map((field) => `archer ${field}`),
     ...Object.keys(inverse.job ?? {}).map((field) => `job ${field}`),
     ...parts.map(({ slot }) => `part ${slot}`),
+    ...(inverse.bow === undefined ? [] : ['bow']),
   ];
 }
 
@@ -151,18 +141,21 @@ function takeBack(inverse: Inverse, work: Work): Inverse {
 
 type Restore = Extract<Inverse, { do: 'restore' }>;
 
-function restore({ archer, job, part, parts = [] }: Restore, { db, snapshot }: Work): Inverse {
+function restore({ archer, job, part, parts = [], bow }: Restore, work: Work): Inverse {
+  const { db, snapshot } = work;
   const jobId = snapshot.job.id;
   const places = [...(part ? [part] : []), ...parts];
   const archerNow = archerById(db, snapshot.archer.id)!;
   const jobNow = jobById(db, jobId)!;
+  const bowNow = heldBow(db, jobId);
   const before = places.map(({ slot }) => ({
     slot,
     row: storedPart(db, jobId, slot as Parameters<typeof storedPart>[2]),
   }));
   if (archer) updateArcher(db, { ...archerNow, ...archer });
   if (job) updateJob(db, { ...jobNow, ...job });
-  for (const { slot, row } of places) putPart(db, jobId, slot, row && stillFree(row, db, snapshot));
+  for (const { slot, row } of places) putAgain(work, slot, row);
+  if (bow !== undefined) putBowAgain(work, bow);
   return {
     do: 'restore',
     ...(archer
@@ -173,13 +166,6 @@ function restore({ archer, job, part, parts = [] }: Restore, { db, snapshot }: W
       : {}),
     ...(job ? { job: pick(jobNow, Object.keys(job) as (keyof Job)[]) } : {}),
     ...(before.length > 0 ? { parts: before } : {}),
+    ...(bow === undefined ? {} : { bow: bowNow }),
   };
-}
-
-/** A part that was put back is put aside again; taken by another job meanwhile, it has to be ordered. */
-function stillFree(row: StoredPart, db: Db, { job, shop }: JobSnapshot): StoredPart {
-  if (row.owned || row.itemId === null || row.arrivesDay !== null) return row;
-  const item = itemById(db, row.itemId);
-  if (!item || item.stock > (reservedByOthers(db, job.id).get(item.id) ?? 0)) return row;
-  return { ...row, arrivesDay: addDays(shopDay(shop.timeZone), item.deliveryDays) };
 }

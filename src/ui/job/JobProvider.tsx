@@ -20,12 +20,16 @@ import {
 } from '@/core/job';
 import { STAGES } from '@/core/route';
 import { useShell } from '../frame/Shell';
+import { useAsk } from '../frame/useAsk';
+import { orderFate as w } from '../words';
 import { post } from './post';
 
 /** Why an entry was not taken, for the field it hangs on. */
 export interface Trouble {
   readonly message: string;
   readonly pointer: string;
+  /** The refusal's own name; empty where the network failed. */
+  readonly reason?: string;
 }
 
 export interface JobValue {
@@ -57,6 +61,9 @@ const stageShown = () =>
 /** The same entry twice within this is a double tap. */
 const DOUBLE_TAP_MS = 400;
 const OFTEN: readonly Command['name'][] = ['undo', 'redo'];
+
+const IS_ORDERED = 'is-ordered';
+const isOrdered = ({ type }: { readonly type?: unknown }) => String(type).endsWith(IS_ORDERED);
 
 interface Sent {
   readonly text: string;
@@ -99,10 +106,29 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       if (answer.status === 409) {
         take(answer.problem.snapshot as JobSnapshot);
         setConflict(answer.problem.changed as JobEvent[]);
-      } else setTrouble(answer.message);
-      return { message: answer.message, pointer: answer.pointer };
+      } else if (!isOrdered(answer.problem)) setTrouble(answer.message);
+      const reason = String(answer.problem.type ?? '').replace(/^.*:/, '');
+      return { message: answer.message, pointer: answer.pointer, reason };
     },
     [jobId, take, who],
+  );
+
+  const { ask, asking } = useAsk();
+  /** What was given up is ordered and on its way: what becomes of it is asked, then it is done. */
+  const askFate = useCallback(
+    async (command: Command, trouble: Trouble): Promise<Trouble | null> => {
+      const ordered = await ask({
+        title: w.title,
+        text: trouble.message,
+        answers: [
+          { id: 'keep', name: w.keep },
+          { id: 'calledOff', name: w.calledOff },
+        ],
+      });
+      if (ordered === null) return { ...trouble, message: w.stays };
+      return queue.current.then(() => sendNow({ ...command, ordered } as Command));
+    },
+    [ask, sendNow],
   );
 
   const before = useRef<Sent | null>(null);
@@ -114,12 +140,15 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
         before.current?.text === text && performance.now() - before.current.at < DOUBLE_TAP_MS;
       if (twice && !OFTEN.includes(command.name)) return before.current!.result;
       setPending((n) => n + 1);
-      const result = queue.current.then(() => sendNow(command));
-      queue.current = result.finally(() => setPending((n) => n - 1));
+      const sent = queue.current.then(() => sendNow(command));
+      queue.current = sent.finally(() => setPending((n) => n - 1));
+      const result = sent.then((answer) =>
+        answer?.reason === IS_ORDERED ? askFate(command, answer) : answer,
+      );
       before.current = { text, at: performance.now(), result };
       return result;
     },
-    [sendNow],
+    [askFate, sendNow],
   );
 
   useRefresh(jobId, take);
@@ -139,7 +168,12 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
     }),
     [snapshot, derived, states, send, pending, trouble, conflict, clearConflict],
   );
-  return <JobContext value={value}>{children}</JobContext>;
+  return (
+    <JobContext value={value}>
+      {children}
+      {asking}
+    </JobContext>
+  );
 }
 
 /** Another tablet may have worked on the job: looked at when this one is picked up again. */

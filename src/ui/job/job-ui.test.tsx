@@ -209,6 +209,8 @@ describe('the bow map', () => {
       arrivesDay: null,
       orderedAt: null,
       arrivedAt: null,
+      handedOver: false,
+      short: [],
       build: null,
     };
     expect(byPart(aFinishedJob({ rest: { parts: [...FULL_KIT, quiver] } })).quiver).toEqual([

@@ -11,20 +11,25 @@ import { orderWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
 
 export interface Order {
-  readonly jobId: string;
-  readonly version: number;
+  /** Of an order for the shelf; null for a job's. */
+  readonly orderId: number | null;
+  readonly jobId: string | null;
+  readonly version: number | null;
   readonly number: number;
   readonly archer: string;
   readonly promisedDay: string | null;
+  /** A place of the kit, or "bow". */
   readonly slot: string;
+  readonly itemId: string | null;
   readonly label: string;
+  readonly count: number;
   readonly supplier: string;
   readonly arrivesDay: string;
   readonly orderedAt: string | null;
   readonly arrivedAt: string | null;
 }
 
-type State = 'toOrder' | 'ordered' | 'arrived';
+type State = 'toOrder' | 'ordered' | 'arrived' | 'calledOff';
 const stateOf = ({ orderedAt, arrivedAt }: Order): State =>
   arrivedAt ? 'arrived' : orderedAt ? 'ordered' : 'toOrder';
 
@@ -39,9 +44,13 @@ export function OrdersPage({
   const router = useRouter();
   const [trouble, setTrouble] = useState('');
   const [who] = useWho(people);
-  const mark = async ({ jobId, version, slot }: Order, state: State) => {
-    const command = { name: 'orderPart', slot, state };
-    const answer = await post(`/api/v1/jobs/${jobId}/commands`, { version, who, command });
+  const mark = async ({ orderId, jobId, version, slot }: Order, state: State) => {
+    const command =
+      slot === 'bow' ? { name: 'orderBow', state } : { name: 'orderPart', slot, state };
+    const answer =
+      orderId === null
+        ? await post(`/api/v1/jobs/${jobId}/commands`, { version, who, command })
+        : await post(`/api/v1/shop/orders/${orderId}`, { state });
     setTrouble(answer.ok ? '' : answer.message);
     router.refresh();
   };
@@ -90,7 +99,11 @@ export function OrdersPage({
                 </thead>
                 <tbody>
                   {mine.map((order) => (
-                    <OrderLine key={`${order.jobId} ${order.slot}`} order={order} onMark={mark} />
+                    <OrderLine
+                      key={`${order.orderId} ${order.jobId} ${order.slot} ${order.itemId}`}
+                      order={order}
+                      onMark={mark}
+                    />
                   ))}
                 </tbody>
               </GridTable>
@@ -101,6 +114,9 @@ export function OrdersPage({
     </>
   );
 }
+
+const placeOf = ({ jobId, slot }: Order) =>
+  slot === 'bow' ? `/jobs/${jobId}/bow?part=choose` : `/jobs/${jobId}/kit?slot=${slot}`;
 
 function OrderLine({
   order,
@@ -124,13 +140,22 @@ function OrderLine({
   return (
     <tr>
       <td>
+        {order.count > 1 && <span className="figure">{w.times(order.count)} </span>}
         <b>{order.label}</b>
       </td>
       <td>
-        <Link href={`/jobs/${order.jobId}/kit?slot=${order.slot}`} prefetch={false}>
-          {order.archer}
-        </Link>{' '}
-        <span className="soft figure">{order.number}</span>
+        {order.jobId === null ? (
+          <>
+            {w.forShelf} <span className="soft">{w.wasFor(order.number)}</span>
+          </>
+        ) : (
+          <>
+            <Link href={placeOf(order)} prefetch={false}>
+              {order.archer}
+            </Link>{' '}
+            <span className="soft figure">{order.number}</span>
+          </>
+        )}
       </td>
       <td className="figure">{promisedDay ? plainDay(promisedDay) : '—'}</td>
       <td className="figure">
@@ -152,7 +177,8 @@ function OrderLine({
       <td className="right orders-act">
         {state === 'toOrder' && button('ordered', w.markOrdered, true)}
         {state === 'ordered' && button('arrived', w.markArrived, true)}
-        {state !== 'toOrder' && button('toOrder', w.markNot)}
+        {order.orderId !== null && button('calledOff', w.calledOff)}
+        {order.orderId === null && state !== 'toOrder' && button('toOrder', w.markNot)}
       </td>
     </tr>
   );

@@ -11,9 +11,18 @@ import { bowStock as w } from '../words';
 import { BowForm } from './BowForm';
 import { ImportBows } from './ImportBows';
 import { GridTable } from '../fields/GridTable';
+import { SingleBows, type SingleBow } from './SingleBows';
 
 /** Every bow of the shop: looked over, changed one by one, or by a file. */
-export function BowStockPage({ bows, units }: { bows: readonly BowRecord[]; units: ShopUnits }) {
+export function BowStockPage({
+  bows,
+  pieces,
+  units,
+}: {
+  bows: readonly BowRecord[];
+  pieces: readonly SingleBow[];
+  units: ShopUnits;
+}) {
   const router = useRouter();
   const [open, setOpen] = useState<BowRecord | 'new' | 'file' | null>(null);
   const done = () => {
@@ -61,6 +70,7 @@ export function BowStockPage({ bows, units }: { bows: readonly BowRecord[]; unit
             </tbody>
           </GridTable>
         )}
+        <SingleBows pieces={pieces} bows={bows} />
         {open === 'file' && <ImportBows onClose={() => setOpen(null)} onDone={done} />}
         {open !== null && open !== 'file' && (
           <BowForm

@@ -3,10 +3,13 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { BOW_COLUMNS } from '@/contracts/bow-csv';
+import type { RowChange } from '@/contracts/csv';
 import { Panel } from '../frame/Panel';
 import { post } from '../job/post';
 import { bowStock as w, frame } from '../words';
+import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { Faults } from './Faults';
+import { useTextFile } from './useTextFile';
 
 interface Fault {
   readonly line: number;
@@ -18,6 +21,7 @@ interface Answer {
   readonly added: number;
   readonly changed: number;
   readonly same: number;
+  readonly rows: readonly RowChange[];
   readonly faults: readonly Fault[];
 }
 
@@ -26,11 +30,13 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
   const [text, setText] = useState('');
   const [looked, setLooked] = useState<Answer | null>(null);
   const [trouble, setTrouble] = useState('');
+  const [ticks, setTicks] = useState(NO_TICKS);
   const send = (mode: 'check' | 'keepGood' | 'allOrNone', body = text) =>
-    post<Answer>('/api/v1/shop/bows/file', { text: body, mode });
+    post<Answer>('/api/v1/shop/bows/file', { text: body, mode, ...ticksBody(ticks) });
   const look = async (next: string) => {
     setText(next);
     setLooked(null);
+    setTicks(NO_TICKS);
     setTrouble('');
     if (next.trim() === '') return;
     const answer = await send('check', next);
@@ -42,7 +48,12 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
     if (answer.ok) onDone();
     else setTrouble(answer.message);
   };
+  const file = useTextFile((next) => void look(next));
+  const jumps = looked?.rows.filter(({ jump }) => jump) ?? [];
+  const rows = looked?.rows.filter(({ jump }) => !jump) ?? [];
   const good = looked ? looked.added + looked.changed + looked.same : 0;
+  // What is unticked stays as it is.
+  const taken = good - ticks.except.size - (jumps.length - ticks.jumps.size);
   return (
     <Panel wide typing title={w.fromFile} onClose={onClose}>
       <div className="stack">
@@ -60,12 +71,14 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
               aria-label={w.chooseFile}
               hidden
               onChange={(event) => {
-                void event.target.files?.[0]?.text().then(look);
+                const chosen = event.target.files?.[0];
+                if (chosen) file.choose(chosen);
                 event.target.value = '';
               }}
             />
           </Button>
         </div>
+        {file.asking}
         <TextField
           id="bow-file-text"
           label={w.paste}
@@ -83,6 +96,15 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
         {looked && looked.faults.length > 0 && (
           <Faults faults={looked.faults} count={looked.faults.length} />
         )}
+        <ChangeList
+          jumps={jumps}
+          jumpCount={jumps.length}
+          rows={rows}
+          rowCount={rows.length}
+          ticks={ticks}
+          onTicks={setTicks}
+          onMore={() => undefined}
+        />
         {trouble && (
           <p className="note" data-kind="stop" role="alert">
             {trouble}
@@ -91,14 +113,14 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
         <div className="actions">
           {looked && looked.faults.length === 0 && (
             <Button variant="contained" onClick={() => void take('allOrNone')}>
-              {w.takeAll(good)}
+              {w.takeAll(taken)}
             </Button>
           )}
           {looked && looked.faults.length > 0 && (
             <>
               {good > 0 && (
                 <Button variant="contained" onClick={() => void take('keepGood')}>
-                  {w.keepGood(good)}
+                  {w.keepGood(taken)}
                 </Button>
               )}
               <Button variant="outlined" onClick={onClose}>

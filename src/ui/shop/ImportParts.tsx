@@ -8,18 +8,15 @@ import type { FileRead } from '@/workers/part-file';
 import { Panel } from '../frame/Panel';
 import { post } from '../job/post';
 import { frame, partStock as w } from '../words';
+import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { Faults } from './Faults';
+import { moreOfLook, type Look } from './look';
+import { useTextFile } from './useTextFile';
 
 /** Parts sent at once. */
 const PIECE = 500;
 
 type Read = Extract<FileRead, { say: 'read' }>;
-interface Look {
-  readonly importId: string;
-  readonly added: number;
-  readonly changed: number;
-  readonly same: number;
-}
 type At =
   | { readonly at: 'start' }
   | { readonly at: 'reading' | 'sending'; readonly done: number; readonly total: number }
@@ -45,22 +42,23 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
   // Closing the panel in the middle stops the work.
   useEffect(() => stop, []);
 
-  const read = (file: File) => {
+  const [ticks, setTicks] = useState(NO_TICKS);
+  const read = (text: string) => {
     stop();
+    setTicks(NO_TICKS);
     setState({ at: 'reading', done: 0, total: 1 });
-    void file.text().then((text) => {
-      const thread = new Worker(new URL('../../workers/part-file.worker.ts', import.meta.url));
-      worker.current = thread;
-      thread.onmessage = ({ data }: MessageEvent<FileRead>) => {
-        if (data.say === 'progress') setState({ at: 'reading', ...data });
-        else if (data.say === 'refused') setState({ at: 'refused', message: data.message });
-        else if (data.faultCount === 0) void send(data);
-        else setState({ at: 'read', read: data });
-      };
-      thread.onerror = () => setState({ at: 'refused', message: w.notRead });
-      thread.postMessage(text);
-    });
+    const thread = new Worker(new URL('../../workers/part-file.worker.ts', import.meta.url));
+    worker.current = thread;
+    thread.onmessage = ({ data }: MessageEvent<FileRead>) => {
+      if (data.say === 'progress') setState({ at: 'reading', ...data });
+      else if (data.say === 'refused') setState({ at: 'refused', message: data.message });
+      else if (data.faultCount === 0) void send(data);
+      else setState({ at: 'read', read: data });
+    };
+    thread.onerror = () => setState({ at: 'refused', message: w.notRead });
+    thread.postMessage(text);
   };
+  const file = useTextFile(read);
 
   const send = async (found: Read) => {
     const mine: { id: string | null; stopped: boolean } = { id: null, stopped: false };
@@ -83,17 +81,24 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
   };
 
   const take = async (importId: string) => {
-    const answer = await post(`/api/v1/shop/parts/imports/${importId}`, { only: null });
+    const url = `/api/v1/shop/parts/imports/${importId}`;
+    const answer = await post(url, { only: null, ...ticksBody(ticks) });
     if (!answer.ok) return setState({ at: 'refused', message: answer.message });
     sent.current = { id: null, stopped: false };
     onDone();
+  };
+
+  const more = async (looked: Extract<At, { at: 'looked' }>) => {
+    const look = await moreOfLook(looked.look);
+    if (look) setState({ ...looked, look });
+    else setState({ at: 'refused', message: w.notRead });
   };
 
   return (
     <Panel wide typing title={w.fromFile} onClose={onClose}>
       <div className="stack">
         <p>{w.fileHow}</p>
-        {(state.at === 'start' || state.at === 'refused' || state.at === 'read') && (
+        {state.at !== 'reading' && state.at !== 'sending' && (
           <div className="actions">
             <Button variant="outlined" component="label">
               {w.chooseFile}
@@ -104,14 +109,15 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
                 aria-label={w.chooseFile}
                 hidden
                 onChange={(event) => {
-                  const file = event.target.files?.[0];
-                  if (file) read(file);
+                  const chosen = event.target.files?.[0];
+                  if (chosen) file.choose(chosen);
                   event.target.value = '';
                 }}
               />
             </Button>
           </div>
         )}
+        {state.at !== 'sending' && file.asking}
         {(state.at === 'reading' || state.at === 'sending') && <Progress state={state} />}
         {state.at === 'refused' && (
           <p className="note" data-kind="stop" role="alert">
@@ -131,10 +137,22 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
             </b>
           </p>
         )}
+        {state.at === 'looked' && (
+          <ChangeList
+            {...state.look}
+            ticks={ticks}
+            onTicks={setTicks}
+            onMore={() => void more(state)}
+          />
+        )}
         <div className="actions">
           {state.at === 'looked' && (
             <Button variant="contained" onClick={() => void take(state.look.importId)}>
-              {w.takeAll(state.read.parts.length)}
+              {w.takeAll(
+                state.read.parts.length -
+                  ticks.except.size -
+                  (state.look.jumpCount - ticks.jumps.size),
+              )}
             </Button>
           )}
           {state.at === 'read' && state.read.parts.length > 0 && (

@@ -1,26 +1,11 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
 import { Panel } from '../frame/Panel';
 import { post } from '../job/post';
 import { frame, partStock as w } from '../words';
-import { GridTable } from '../fields/GridTable';
-
-interface Difference {
-  readonly id: string;
-  readonly part: string;
-  readonly column: string;
-  readonly before: string;
-  readonly after: string;
-}
-interface Look {
-  readonly importId: string;
-  readonly added: number;
-  readonly changed: number;
-  readonly same: number;
-  readonly differences: readonly Difference[];
-}
+import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
+import { moreOfLook, type Look } from './look';
 
 /** A supplier's newest list beside what the shop has; only what is ticked is taken. */
 export function SupplierList({
@@ -33,18 +18,19 @@ export function SupplierList({
   onDone: () => void;
 }) {
   const [look, setLook] = useState<Look | null>(null);
-  const [wanted, setWanted] = useState<ReadonlySet<string>>(new Set());
+  const [ticks, setTicks] = useState(NO_TICKS);
   const [trouble, setTrouble] = useState('');
   const fetchList = async (supplier: string) => {
     const answer = await post<Look>('/api/v1/shop/parts/supplier', { supplier });
     setTrouble(answer.ok ? '' : answer.message);
     if (!answer.ok) return;
     setLook(answer.body);
-    setWanted(new Set(answer.body.differences.map(({ id }) => id)));
+    setTicks(NO_TICKS);
   };
   const take = async () => {
     if (!look) return;
-    const answer = await post(`/api/v1/shop/parts/imports/${look.importId}`, { only: [...wanted] });
+    const url = `/api/v1/shop/parts/imports/${look.importId}`;
+    const answer = await post(url, { only: null, ...ticksBody(ticks) });
     if (answer.ok) onDone();
     else setTrouble(answer.message);
   };
@@ -52,10 +38,10 @@ export function SupplierList({
     if (look) void post(`/api/v1/shop/parts/imports/${look.importId}`, {}, 'DELETE');
     onClose();
   };
-  const tick = (id: string) => {
-    const next = new Set(wanted);
-    if (!next.delete(id)) next.add(id);
-    setWanted(next);
+  const more = async () => {
+    const next = look && (await moreOfLook(look));
+    if (next) setLook(next);
+    else setTrouble(w.notRead);
   };
   return (
     <Panel wide title={w.supplierList} onClose={leave}>
@@ -78,40 +64,17 @@ export function SupplierList({
             <b>{w.listSays(look.added, look.changed, look.same)}</b>
           </p>
         )}
-        {look && look.differences.length > 0 && (
-          <div className="faults" tabIndex={0} role="group" aria-label={w.differences}>
-            <GridTable>
-              <thead>
-                <tr>
-                  {w.differenceHeads.map((head) => (
-                    <th key={head}>{head}</th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {look.differences.map(({ id, part, column, before, after }) => (
-                  <tr key={`${id} ${column}`}>
-                    <td>
-                      <Checkbox
-                        checked={wanted.has(id)}
-                        slotProps={{ input: { 'aria-label': w.takeOne(part) } }}
-                        onChange={() => tick(id)}
-                      />
-                    </td>
-                    <td>{part}</td>
-                    <td>{column || w.isNew}</td>
-                    <td className="figure right">{before}</td>
-                    <td className="figure right">{after}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </GridTable>
-          </div>
+        {look && (
+          <ChangeList {...look} ticks={ticks} onTicks={setTicks} onMore={() => void more()} />
         )}
         <div className="actions">
           {look && (
-            <Button variant="contained" disabled={wanted.size === 0} onClick={() => void take()}>
-              {w.takeWanted(wanted.size)}
+            <Button
+              variant="contained"
+              disabled={look.rowCount + look.jumpCount === 0}
+              onClick={() => void take()}
+            >
+              {w.takeWanted}
             </Button>
           )}
           <Button variant="text" onClick={leave}>

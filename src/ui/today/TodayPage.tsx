@@ -88,10 +88,16 @@ export function TodayPage({ view }: { view: TodayView }) {
             </h3>
             <ul className="rows day-rows">
               {view.arriving.map(({ day, label, name, jobId }) => (
-                <li key={jobId + label}>
+                <li key={`${jobId} ${label} ${day}`}>
                   <span className="figure">{plainDay(day)}</span>
                   <span>{label}</span>
-                  <Link href={`/jobs/${jobId}`}>{name}</Link>
+                  {jobId === null ? (
+                    <Link href="/orders" prefetch={false}>
+                      {orderWords.forShelf}
+                    </Link>
+                  ) : (
+                    <Link href={`/jobs/${jobId}`}>{name}</Link>
+                  )}
                 </li>
               ))}
               {view.arriving.length === 0 && <li className="soft">{w.noArriving}</li>}

@@ -27,7 +27,7 @@ export const bowStock = {
   faults: 'Faults of the file',
   faultHeads: ['Line', 'Column', 'What is wrong'],
   moreFaults: (n: number) => `and ${n} more`,
-  takeAll: (n: number) => `Take all ${n}`,
+  takeAll: (n: number) => `Take ${n} ${n === 1 ? 'row' : 'rows'}`,
   keepGood: (n: number) => `Keep the ${n} good ${n === 1 ? 'row' : 'rows'}`,
   refuseAll: 'Refuse the whole file',
 } as const;
@@ -37,4 +37,22 @@ export const recordForm = {
   seeMarked: 'Not saved: see the marked fields.',
   example: (text: string) => `e.g. ${text}`,
   notKnown: 'not known',
+} as const;
+
+/** Words of single bows. */
+export const singleBows = {
+  title: 'Single bows',
+  lead: 'Used bows, bows to lend, and new ones told apart by their number. New ones are among the count above; used and loan bows are not.',
+  add: 'A single bow',
+  whichBow: 'Which bow is it?',
+  one: (serial: string) => `Number ${serial}`,
+  save: 'Save it',
+  heads: ['Number', 'Bow', 'Is', 'Price', 'Note', 'Where'],
+  condition: { new: 'new', used: 'used', loan: 'loan bow' },
+  lentOnly: 'lent only',
+  inShop: 'in the shop',
+  putAside: (name: string, ticket: number) => `put aside for ${name}, ticket ${ticket}`,
+  lentTo: (name: string, ticket: number) => `lent to ${name}, ticket ${ticket}`,
+  back: 'It is back',
+  forget: 'Strike it out',
 } as const;

@@ -33,6 +33,9 @@ export const handover = {
   blocked: 'Every caution has to be ticked first.',
   sheets: 'Build sheets',
   noSheets: 'No sheet yet.',
+  takeBack: 'Take the handover back',
+  takeBackText:
+    'The job is open again; bow and parts that lay in the shop are counted there again, put aside for it. The sheets stay as they were signed.',
   revision: (n: number) => `Revision ${n}`,
   page: 'Page',
   a4: 'PDF, A4',

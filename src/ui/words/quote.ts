@@ -43,9 +43,9 @@ export const quoteWords = {
 export const orderWords = {
   title: 'To order',
   link: 'To order from suppliers',
-  none: 'Nothing has to be ordered: every part chosen lies in the shop.',
+  none: 'Nothing has to be ordered: every bow and part chosen is in the shop.',
   unknown: 'Supplier not known',
-  heads: ['Part', 'For', 'Wanted by', 'Comes', 'State'],
+  heads: ['Bow or part', 'For', 'Wanted by', 'Comes', 'State'],
   late: 'too late',
   toOrder: 'to order',
   ordered: 'ordered',
@@ -55,6 +55,18 @@ export const orderWords = {
   markNot: 'Not ordered',
   toFile: 'Save as a file',
   back: 'Today',
-  count: (n: number) => (n === 1 ? '1 part' : `${n} parts`),
-  lead: 'What open jobs wait for, by supplier. The day it comes counts from the order.',
+  count: (n: number) => (n === 1 ? '1 line' : `${n} lines`),
+  times: (n: number) => `${n} ×`,
+  forShelf: 'the shelf',
+  wasFor: (ticket: number) => `ordered for ticket ${ticket}`,
+  calledOff: 'Called off',
+  lead: 'What jobs wait for and what comes for the shelf, by supplier. The day it comes counts from the order.',
+} as const;
+
+/** Asked when something ordered is given up for another. */
+export const orderFate = {
+  title: 'What becomes of the order?',
+  keep: 'It comes, for the shelf',
+  calledOff: 'It was called off',
+  stays: 'Nothing was changed.',
 } as const;

@@ -1,5 +1,5 @@
 'use client';
-import type { BowRecord, LoggedCurve } from '@/core/bow';
+import type { BowOffer, LoggedCurve } from '@/core/bow';
 import type { JobDerived } from '@/core/job';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
@@ -12,20 +12,22 @@ import { Twists } from './Twists';
 
 /** A bow that covers the fit, its module, its limb bolts. */
 export function BowStage({
-  bows,
+  offers,
   curves,
 }: {
-  bows: readonly BowRecord[];
+  /** As this job can take them. */
+  offers: readonly BowOffer[];
   /** The newest logged curve of every bow. */
   curves: readonly LoggedCurve[];
 }) {
   const { snapshot, derived } = useJob();
   const { at } = useStage();
+  const bows = offers.flatMap(({ bow, piece }) => (piece === null ? [bow] : []));
   // Opened without a wish it is the same screen as opened with one: a link to where one is already
   // leaves what is being typed alone.
   const wanted = at('part') ?? PART_OF_STEP[at('step') ?? ''] ?? firstOpen(derived);
   if (wanted === 'drawOff') return <DrawOffPart bows={bows} />;
-  if (!snapshot.bow || wanted === 'choose') return <ChooseBow bows={bows} />;
+  if (!snapshot.bow || wanted === 'choose') return <ChooseBow offers={offers} />;
   if (wanted === 'force') return <DrawForce bow={snapshot.bow} bows={bows} curves={curves} />;
   if (wanted === 'twists') return <Twists bow={snapshot.bow} />;
   if (wanted === 'module') return <SetModule bow={snapshot.bow} />;

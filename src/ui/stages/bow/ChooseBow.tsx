@@ -1,10 +1,14 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import { bowName, CAM_SYSTEMS, type BowRecord } from '@/core/bow';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useRouter } from 'next/navigation';
+import { bowName, CAM_SYSTEMS, type BowOffer } from '@/core/bow';
 import type { BowCover } from '@/core/fit';
-import { archerCautions, jobBowCover, weightTrials } from '@/core/job';
+import { archerCautions, jobBowCover, weightTrials, type JobBow } from '@/core/job';
 import { write, writeMoney } from '@/core/units';
+import { dayText } from '../../fields/dates';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -16,25 +20,28 @@ import { BowParts } from './BowParts';
 const ORDER = { fits: 0, nearly: 1, out: 2 };
 
 /** The shop's bows, those that cover the fit first, the others with the reason they do not. */
-export function ChooseBow({ bows }: { bows: readonly BowRecord[] }) {
+export function ChooseBow({ offers }: { offers: readonly BowOffer[] }) {
   const { snapshot, derived } = useJob();
   const trials = weightTrials(snapshot.fitReadings).length;
-  const covers = bows
-    .map((bow) => jobBowCover(bow, snapshot, derived))
-    .sort((a, b) => ORDER[a.verdict] - ORDER[b.verdict] || a.bow.priceCents - b.bow.priceCents);
-  const fitting = covers.filter((cover) => cover.verdict === 'fits').length;
+  const rows = offers
+    .map((offer) => ({ offer, cover: jobBowCover(offer.bow, snapshot, derived) }))
+    .sort(
+      ({ cover: a }, { cover: b }) =>
+        ORDER[a.verdict] - ORDER[b.verdict] || a.bow.priceCents - b.bow.priceCents,
+    );
+  const fitting = rows.filter(({ cover }) => cover.verdict === 'fits').length;
   const unknown = !derived.fitLength || trials === 0;
   return (
     <>
       <main className="work">
         <BowParts current="choose" />
         <p className="verdict">
-          {w.countFit(fitting, bows.length)}
+          {w.countFit(fitting, offers.length)}
           {unknown && `. ${w.missingFit}`}
         </p>
         <ul className="rows bow-rows">
-          {covers.map((cover) => (
-            <BowRow key={cover.bow.id} cover={cover} />
+          {rows.map((row) => (
+            <BowRow key={`${row.offer.bow.id} ${row.offer.piece?.serial ?? ''}`} {...row} />
           ))}
         </ul>
       </main>
@@ -46,24 +53,33 @@ export function ChooseBow({ bows }: { bows: readonly BowRecord[] }) {
   );
 }
 
-function BowRow({ cover }: { cover: BowCover }) {
+function BowRow({ offer, cover }: { offer: BowOffer; cover: BowCover }) {
   const { snapshot, send } = useJob();
   const { go } = useStage();
+  const router = useRouter();
   const [trouble, setTrouble] = useState('');
-  const { bow, verdict, reasons, notes, module } = cover;
+  const { verdict, reasons, notes, module } = cover;
+  const { bow, piece } = offer;
   const units = snapshot.shop.units;
   const say = (mm: number) => write(mm, 'length', units);
   const pounds = (n: number) => write(n, 'force', units, { decimals: 0 });
-  const mine = snapshot.bow?.id === bow.id;
+  const held = snapshot.bow?.id === bow.id ? snapshot.bowHeld : null;
+  const mine = piece ? held?.serial === piece.serial : (held?.condition ?? '') === 'new';
   const [asking, setAsking] = useState(false);
   const take = async (reason = '') => {
-    const bowId = mine ? null : bow.id;
-    const answer = await send({ name: 'chooseBow', bowId, ...(reason ? { reason } : {}) });
+    const answer = await send({
+      name: 'chooseBow',
+      bowId: mine ? null : bow.id,
+      ...(reason ? { reason } : {}),
+      ...(mine ? {} : { serial: piece?.serial ?? null, fromStock: bow.stock > 0 }),
+    });
+    // What stands in the shop is looked at anew: somebody else may have taken the last one.
+    router.refresh();
     if (!answer && !mine) go('bow', { part: 'module' });
     return answer;
   };
   const press = async () => {
-    if (verdict === 'out' && !mine) return setAsking(true);
+    if (verdict === 'out' && !mine && !held) return setAsking(true);
     const answer = await take();
     setTrouble(answer?.message ?? '');
   };
@@ -88,11 +104,19 @@ function BowRow({ cover }: { cover: BowCover }) {
           data-kind={verdict === 'fits' ? 'in' : verdict === 'nearly' ? 'warn' : 'plain'}
         >
           {w[verdict]}
-        </span>
+        </span>{' '}
+        {piece && (
+          <span className="tag" data-kind={piece.condition === 'loan' ? 'again' : 'plain'}>
+            {w.condition[piece.condition]}
+          </span>
+        )}
       </div>
       <div className="soft">
         <WithFractions text={facts.join(' · ')} />
         <br />
+        {piece && (
+          <span>{`${w.serial(piece.serial)}${piece.note ? `: ${piece.note}` : ''}. `}</span>
+        )}
         {verdict !== 'out' && module && (
           <WithFractions text={`${w.setTo(say(module.stepMm))}, ${w.twists(module.twists)}. `} />
         )}
@@ -101,11 +125,10 @@ function BowRow({ cover }: { cover: BowCover }) {
       </div>
       <div className="bow-price">
         <span className="figure">{writeMoney(bow.priceCents)}</span>
-        <span className="small soft">
-          {bow.stock > 0 ? w.inStock(bow.stock) : w.days(bow.deliveryDays)}
-        </span>
+        <span className="small soft">{standing(offer, mine ? held : null, snapshot.today)}</span>
+        {mine && offer.serials.length > 0 && <SerialChoice offer={offer} onTrouble={setTrouble} />}
       </div>
-      {bow.hand === snapshot.archer.hand ? (
+      {bow.hand === snapshot.archer.hand && offer.heldBy === null ? (
         <Button
           variant={verdict === 'fits' && !snapshot.bow ? 'contained' : 'outlined'}
           aria-label={`${words}: ${bowName(bow)}`}
@@ -126,5 +149,53 @@ function BowRow({ cover }: { cover: BowCover }) {
         />
       )}
     </li>
+  );
+}
+
+/** Whether it is there: put aside for this job, on its way, free, or with somebody else. */
+function standing({ bow, piece, heldBy }: BowOffer, held: JobBow | null, today: string): string {
+  if (held) {
+    if (held.handedOver) return w.handedOver;
+    if (held.arrivedAt) return w.hasCome;
+    if (held.arrivesDay) {
+      const day = dayText(held.arrivesDay, today);
+      return held.orderedAt ? w.ordered(day) : w.toOrder(day);
+    }
+    return piece?.condition === 'loan' ? w.lent : w.putAside;
+  }
+  if (heldBy !== null) return w.heldBy(heldBy);
+  if (piece) return piece.condition === 'loan' ? w.toLend : w.single;
+  return bow.stock > 0 ? w.inStock(bow.stock) : w.days(bow.deliveryDays);
+}
+
+/** Which of the new ones it is, where the shop wrote their numbers down. */
+function SerialChoice({
+  offer: { bow, serials },
+  onTrouble,
+}: {
+  offer: BowOffer;
+  onTrouble: (trouble: string) => void;
+}) {
+  const { snapshot, send } = useJob();
+  const now = snapshot.bowHeld?.serial ?? '';
+  const choose = async (serial: string) => {
+    const answer = await send({ name: 'chooseBow', bowId: bow.id, serial: serial || null });
+    onTrouble(answer?.message ?? '');
+  };
+  return (
+    <TextField
+      select
+      id={`serial-${bow.id}`}
+      label={w.which}
+      value={serials.includes(now) ? now : ''}
+      onChange={(event) => void choose(event.target.value)}
+    >
+      <MenuItem value="">{w.anyOfThem}</MenuItem>
+      {serials.map((serial) => (
+        <MenuItem key={serial} value={serial}>
+          {serial}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }

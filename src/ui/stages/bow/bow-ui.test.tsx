@@ -21,7 +21,7 @@ beforeEach(() => {
 const stage = () => (
   <Shell shop={aShop()}>
     <JobProvider initial={aFinishedJob()}>
-      <BowStage bows={[aBow()]} curves={[]} />
+      <BowStage offers={[{ bow: aBow(), piece: null, heldBy: null, serials: [] }]} curves={[]} />
     </JobProvider>
   </Shell>
 );

@@ -8,6 +8,7 @@ import { HANDOVER_CAUTIONS, openWork } from '@/core/job';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
+import { ReasonPanel } from '../../job/ReasonPanel';
 import { useStage } from '../../job/useStage';
 import { handover as w, lane } from '../../words';
 import { NoBow } from '../bench/BenchStage';
@@ -171,6 +172,29 @@ function Sheets() {
           })}
         </ul>
       )}
+      {job.deliveredAt !== null && <TakeBack />}
     </section>
+  );
+}
+
+/** Signed too early, or the bow came back: with a reason the job is open again. */
+function TakeBack() {
+  const { send } = useJob();
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <Button variant="text" onClick={() => setAsking(true)}>
+        {w.takeBack}
+      </Button>
+      {asking && (
+        <ReasonPanel
+          title={w.takeBack}
+          text={w.takeBackText}
+          action={w.takeBack}
+          onReason={(reason) => send({ name: 'takeBackHandover', reason })}
+          onClose={() => setAsking(false)}
+        />
+      )}
+    </>
   );
 }

@@ -29,6 +29,8 @@ const rest = {
   arrivesDay: null,
   orderedAt: null,
   arrivedAt: null,
+  handedOver: false,
+  short: [],
   build: null,
 };
 

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { allBows, arrowComponents, itemsFor, loggedCurves } from '@/server/stock';
+import { allBows, arrowComponents, bowsFor, itemsFor, loggedCurves } from '@/server/stock';
 import { STAGES } from '@/core/route';
 import { BenchStage } from '@/ui/stages/bench/BenchStage';
 import { BowStage } from '@/ui/stages/bow/BowStage';
@@ -19,9 +19,9 @@ export default async function Page({ params }: { params: Promise<{ id: string; s
     case 'fit':
       return <FitStage bows={allBows()} />;
     case 'bow':
-      return <BowStage bows={allBows()} curves={loggedCurves()} />;
+      return <BowStage offers={bowsFor(id)} curves={loggedCurves()} />;
     case 'kit':
-      return <KitStage items={itemsFor(id)} components={arrowComponents()} />;
+      return <KitStage items={itemsFor(id)} components={arrowComponents(id)} />;
     case 'bench':
       return <BenchStage />;
     case 'lane':

@@ -1,0 +1,206 @@
+'use client';
+import { useState } from 'react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { PIECE_COLUMNS } from '@/contracts/bow-csv';
+import { bowName, pieceCents, type BowPiece, type BowRecord } from '@/core/bow';
+import { writeMoney } from '@/core/units';
+import { GridTable } from '../fields/GridTable';
+import { Panel } from '../frame/Panel';
+import { post } from '../job/post';
+import { singleBows as w } from '../words';
+import { RecordForm } from './RecordForm';
+
+export interface SingleBow extends BowPiece {
+  /** Job that holds it or that it is lent to; null where nobody has it. */
+  readonly jobId: string | null;
+  readonly ticket: number | null;
+  readonly archer: string | null;
+  readonly leftWith: string | null;
+}
+
+const nameOf = (bow: BowRecord) => `${bowName(bow)}, ${bow.hand}`;
+
+/** Bows told apart by their number: used ones, those to lend, new ones written down one by one. */
+export function SingleBows({
+  pieces,
+  bows,
+}: {
+  pieces: readonly SingleBow[];
+  bows: readonly BowRecord[];
+}) {
+  const router = useRouter();
+  const [open, setOpen] = useState<SingleBow | 'new' | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const done = () => {
+    setOpen(null);
+    router.refresh();
+  };
+  const send = async ({ serial }: SingleBow, method: 'POST' | 'DELETE') => {
+    const url = `/api/v1/shop/bow-pieces/${encodeURIComponent(serial)}`;
+    const answer = await post(url, {}, method);
+    setTrouble(answer.ok ? '' : answer.message);
+    router.refresh();
+  };
+  return (
+    <section className="block">
+      <h2>{w.title}</h2>
+      <p className="soft">{w.lead}</p>
+      <div className="actions">
+        <Button variant="outlined" disabled={bows.length === 0} onClick={() => setOpen('new')}>
+          {w.add}
+        </Button>
+      </div>
+      {trouble && (
+        <p className="note" data-kind="stop" role="alert">
+          {trouble}
+        </p>
+      )}
+      {pieces.length > 0 && (
+        <GridTable className="stock-table">
+          <thead>
+            <tr>
+              {w.heads.map((head) => (
+                <th key={head}>{head}</th>
+              ))}
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {pieces.map((piece) => (
+              <PieceLine
+                key={piece.serial}
+                piece={piece}
+                bow={bows.find(({ id }) => id === piece.bowId)!}
+                onOpen={() => setOpen(piece)}
+                onSend={(method) => void send(piece, method)}
+              />
+            ))}
+          </tbody>
+        </GridTable>
+      )}
+      {open !== null && (
+        <PieceForm
+          piece={open === 'new' ? null : open}
+          bows={bows}
+          onClose={() => setOpen(null)}
+          onDone={done}
+        />
+      )}
+    </section>
+  );
+}
+
+function PieceLine({
+  piece,
+  bow,
+  onOpen,
+  onSend,
+}: {
+  piece: SingleBow;
+  bow: BowRecord;
+  onOpen: () => void;
+  onSend: (method: 'POST' | 'DELETE') => void;
+}) {
+  const { serial, condition, note, jobId, ticket, archer, leftWith } = piece;
+  return (
+    <tr>
+      <td>
+        <button type="button" className="link-button" onClick={onOpen}>
+          {serial}
+        </button>
+      </td>
+      <td>{nameOf(bow)}</td>
+      <td>
+        <span className="tag" data-kind={condition === 'loan' ? 'again' : 'plain'}>
+          {w.condition[condition]}
+        </span>
+      </td>
+      <td className="figure right">
+        {condition === 'loan' ? w.lentOnly : writeMoney(pieceCents(bow, piece))}
+      </td>
+      <td>{note}</td>
+      <td>
+        {jobId === null ? (
+          w.inShop
+        ) : (
+          <Link href={`/jobs/${jobId}`} prefetch={false}>
+            {leftWith ? w.lentTo(archer ?? '', ticket ?? 0) : w.putAside(archer ?? '', ticket ?? 0)}
+          </Link>
+        )}
+      </td>
+      <td className="right">
+        {leftWith !== null && (
+          <Button
+            variant="outlined"
+            aria-label={`${w.back}: ${serial}`}
+            onClick={() => onSend('POST')}
+          >
+            {w.back}
+          </Button>
+        )}
+        {jobId === null && (
+          <Button
+            variant="text"
+            aria-label={`${w.forget}: ${serial}`}
+            onClick={() => onSend('DELETE')}
+          >
+            {w.forget}
+          </Button>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** A new one is first told what it is; the number of a known one stays. */
+function PieceForm({
+  piece,
+  bows,
+  onClose,
+  onDone,
+}: {
+  piece: SingleBow | null;
+  bows: readonly BowRecord[];
+  onClose: () => void;
+  onDone: () => void;
+}) {
+  const [bowId, setBowId] = useState(piece?.bowId ?? '');
+  if (bowId === '')
+    return (
+      <Panel title={w.add} onClose={onClose}>
+        <TextField
+          select
+          fullWidth
+          id="piece-bow"
+          label={w.whichBow}
+          value=""
+          onChange={(event) => setBowId(event.target.value)}
+        >
+          {bows.map((bow) => (
+            <MenuItem key={bow.id} value={bow.id}>
+              {nameOf(bow)}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Panel>
+    );
+  const bow = bows.find(({ id }) => id === bowId)!;
+  return (
+    <RecordForm
+      title={piece ? w.one(piece.serial) : nameOf(bow)}
+      save={w.save}
+      columns={piece ? PIECE_COLUMNS.filter(({ header }) => header !== 'serial') : PIECE_COLUMNS}
+      record={piece as BowPiece | null}
+      urlOf={({ serial }) =>
+        `/api/v1/shop/bow-pieces/${encodeURIComponent(piece?.serial ?? serial?.trim() ?? '')}`
+      }
+      more={{ bowId }}
+      onClose={onClose}
+      onDone={onDone}
+    />
+  );
+}
