@@ -72,6 +72,10 @@ export const SheetSchema = Type.Object(
             Type.String(),
             'What of the fit it does not cover, and why it was taken',
           ),
+          condition: Type.Optional(
+            Type.Unsafe<'new' | 'used' | 'loan'>({ type: 'string', enum: ['new', 'used', 'loan'] }),
+          ),
+          serial: Type.Optional(OrNull(Type.String(), 'Its number; null when not known')),
         },
         strict,
       ),
@@ -106,7 +110,15 @@ export const SheetSchema = Type.Object(
       ),
     ),
     bowPriceCents: Type.Integer({ minimum: 0 }),
+    work: Type.Optional(
+      Type.Object(
+        { minutes: Type.Number({ minimum: 0 }), cents: Type.Integer({ minimum: 0 }) },
+        { ...strict, description: 'Setting up; absent where the total is without it' },
+      ),
+    ),
     totalCents: Type.Integer({ minimum: 0 }),
+    taxCents: Type.Optional(Type.Integer({ minimum: 0, description: 'Held in the total' })),
+    taxPct: Type.Optional(Type.Number({ minimum: 0 })),
     marks: OrNull(
       Type.Object(
         {

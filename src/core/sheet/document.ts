@@ -1,4 +1,4 @@
-import { bowName, CAM_SYSTEMS } from '../bow';
+import { bowName, CAM_SYSTEMS, type BowCondition } from '../bow';
 import { methodEntry } from '../fit';
 import {
   HANDOVER_CAUTIONS,
@@ -13,7 +13,8 @@ import {
   type JobSnapshot,
 } from '../job';
 import { fitNotes } from './fit-notes';
-import { kitPriceCents, SLOTS } from '../kit';
+import { SLOTS } from '../kit';
+import { jobTotal } from '../quote';
 import {
   isOwnKey,
   readingText,
@@ -78,6 +79,9 @@ export interface SheetDocument {
     readonly maxTurns: number | null;
     /** What of the fit it does not cover and why it was taken all the same; null where it covers it. */
     readonly overruled: string | null;
+    /** Used or lent, and its number, where the shop knows; sheets before single bows have neither. */
+    readonly condition?: BowCondition;
+    readonly serial?: string | null;
   } | null;
   readonly fit: {
     readonly drawLengthMm: number | null;
@@ -104,7 +108,12 @@ export interface SheetDocument {
     readonly priceCents: number;
   }[];
   readonly bowPriceCents: number;
+  /** Setting up, where the shop charges for it; earlier sheets have none, and a total without it. */
+  readonly work?: { readonly minutes: number; readonly cents: number };
   readonly totalCents: number;
+  /** Held in the total. */
+  readonly taxCents?: number;
+  readonly taxPct?: number;
   readonly marks: {
     readonly rows: readonly {
       readonly distanceM: number;
@@ -141,7 +150,8 @@ export function sheetDocument(
   derived: JobDerived,
   stamp: SheetStamp,
 ): SheetDocument {
-  const { archer, bow, job, shop } = snapshot;
+  const { archer, bow, bowHeld, job, shop } = snapshot;
+  const total = jobTotal(snapshot, derived);
   return {
     format: SHEET_FORMAT,
     formatVersion: SHEET_FORMAT_VERSION,
@@ -163,6 +173,8 @@ export function sheetDocument(
       letOff: bow.letOff,
       maxTurns: bow.maxTurns,
       overruled: job.bowReason || null,
+      condition: bowHeld?.condition ?? 'new',
+      serial: bowHeld?.serial ?? null,
     },
     fit: fitPart(snapshot, derived),
     settings: settings(snapshot, derived),
@@ -180,8 +192,11 @@ export function sheetDocument(
           ]
         : [];
     }),
-    bowPriceCents: bow?.priceCents ?? 0,
-    totalCents: (bow?.priceCents ?? 0) + kitPriceCents(derived.kit),
+    bowPriceCents: total.bowCents,
+    work: { minutes: total.workMinutes, cents: total.workCents },
+    totalCents: total.totalCents,
+    taxCents: total.taxCents,
+    taxPct: total.taxPct,
     marks: marksPart(snapshot, derived),
     exceptions: derived.plan.steps.flatMap(({ exception, template }) =>
       exception ? [{ step: template.title, reason: exception.reason, who: exception.who }] : [],
@@ -280,4 +295,18 @@ function marksPart({ job, shop }: JobSnapshot, derived: JobDerived): SheetDocume
         : []),
     ],
   };
+}
+
+/** The bow in one line: used and lent ones are said to be, with their number where it is known. */
+export function bowLine({
+  name,
+  hand,
+  camSystem,
+  condition = 'new',
+  serial = null,
+}: NonNullable<SheetDocument['bow']>): string {
+  const kind = { new: null, used: 'used', loan: 'on loan' }[condition];
+  return [name, `${hand} hand`, camSystem, kind, serial === null ? null : `no. ${serial}`]
+    .filter((part) => part !== null)
+    .join(', ');
 }

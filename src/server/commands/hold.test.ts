@@ -2,9 +2,12 @@ import { demoCatalogue } from '../../../demo/load-csv';
 import { aBow } from '@/core/__tests__/fixtures';
 import { HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import type { ArrowChoice } from '@/core/kit';
+import { bowLine, type SheetDocument } from '@/core/sheet';
 import { mm } from '@/core/units';
 import { pieceBySerial, savePiece } from '@/data/bow-pieces';
 import { openDb, type Db } from '@/data/db';
+import { sheetDocument } from '@/data/records';
+import { saveShopSettings, shopSettings } from '@/data/settings';
 import { bowById, insertBow, insertItem, partById } from '@/data/stock';
 import { bringBack, forgetSingleBow, saveSingleBow, singleBows } from '../bow-pieces';
 import { calendarView } from '../calendar';
@@ -181,6 +184,26 @@ describe('single bows', () => {
     handOver(one);
     expect(bows()).toBe(0);
     expect(pieceBySerial(db, 'FJ-1')!.leftWith).toBe(one.job.id);
+  });
+
+  test('the sheet says that it is used, its number, and the total with the work', () => {
+    save();
+    saveShopSettings(db, {
+      ...shopSettings(db),
+      quote: { taxPct: 19, depositPct: 30, validDays: 14, hourCents: 6000 },
+    });
+    const one = job('Eins');
+    takeBow(one, { serial: 'FJ-1' });
+    putPart(one, 'rest', 'rest-regenpfeifer');
+    handOver(one);
+    const sheet = sheetDocument(db, one.job.id, 1) as SheetDocument;
+    expect(bowLine(sheet.bow!)).toMatch(/, used, no\. FJ-1$/);
+    const rest = partById(db, 'rest-regenpfeifer')!.priceCents;
+    const { minutes, cents } = sheet.work!;
+    // An hour for 60 €: a minute for one.
+    expect([minutes > 0, cents]).toEqual([true, 100 * minutes]);
+    expect(sheet.totalCents).toBe(52000 + rest + cents);
+    expect(sheet.taxCents).toBe(Math.round((sheet.totalCents * 19) / 119));
   });
 
   test('the number read off a new bow at the bench names it at the handover', () => {

@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit';
-import type { SheetDocument } from '@/core/sheet';
+import { bowLine, type SheetDocument } from '@/core/sheet';
 import { writeMoney } from '@/core/units';
 import { font } from './fonts';
 
@@ -235,7 +235,7 @@ function facts(w: SheetWriter, { archer, bow, fit, shop }: SheetDocument): void 
       bow.maxTurns === null
         ? 'turn limit not known: do not turn the bolts'
         : `limb bolts never more than ${bow.maxTurns} turns out`;
-    pair('Bow', `${bow.name}, ${bow.hand} hand, ${bow.camSystem}`);
+    pair('Bow', bowLine(bow));
     pair('Limit', limit);
     if (bow.overruled) pair('Taken all the same', bow.overruled);
   }
@@ -278,7 +278,11 @@ function parts(w: SheetWriter, sheet: SheetDocument): void {
   sheet.parts.forEach((part) =>
     line(part.name, part.label, part.owned ? 'brought along' : euro(part.priceCents)),
   );
-  line('Total', '', euro(sheet.totalCents));
+  if (sheet.work && sheet.work.cents > 0)
+    line('Setting up', `${sheet.work.minutes} min at the bench`, euro(sheet.work.cents));
+  const tax =
+    sheet.taxCents === undefined ? '' : `holds ${euro(sheet.taxCents)} tax (${sheet.taxPct} %)`;
+  line('Total', tax, euro(sheet.totalCents));
 }
 
 function openWork(w: SheetWriter, sheet: SheetDocument): void {

@@ -5,7 +5,14 @@ import { quoteWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
 
 /** A quote's lines: bow and parts one by one, the work in one line with its steps below. */
-export function QuoteLines({ quote }: { quote: Quote }) {
+export function QuoteLines({
+  quote,
+  whole = false,
+}: {
+  quote: Quote;
+  /** On paper nothing can be opened: the steps stand there. */
+  whole?: boolean;
+}) {
   const goods = quote.lines.filter(({ kind }) => kind !== 'labour');
   const work = quote.lines.filter(({ kind }) => kind === 'labour');
   const total = (lines: readonly QuoteLine[]) => lines.reduce((sum, { cents }) => sum + cents, 0);
@@ -44,20 +51,38 @@ export function QuoteLines({ quote }: { quote: Quote }) {
           <tr>
             <td className="soft">{w.steps(work.length)}</td>
             <td>
-              <details>
-                <summary>{w.labour(minutes)}</summary>
-                <ul className="quote-steps small">
-                  {work.map(({ name, minutes: each, cents }) => (
-                    <li key={name}>
-                      <span>{name}</span>
-                      <span className="figure">{each}′</span>
-                      <span className="figure">{writeMoney(cents)}</span>
-                    </li>
-                  ))}
-                </ul>
-              </details>
+              {whole ? (
+                w.labour(minutes)
+              ) : (
+                <details>
+                  <summary>{w.labour(minutes)}</summary>
+                  <ul className="quote-steps small">
+                    {work.map(({ name, minutes: each, cents }) => (
+                      <li key={name}>
+                        <span>{name}</span>
+                        <span className="figure">{each}′</span>
+                        <span className="figure">{writeMoney(cents)}</span>
+                      </li>
+                    ))}
+                  </ul>
+                </details>
+              )}
             </td>
             <td className="figure right">{writeMoney(total(work))}</td>
+          </tr>
+        )}
+        {whole && work.length > 0 && (
+          <tr>
+            <td colSpan={3}>
+              <ul className="quote-steps-whole small soft">
+                {work.map(({ name, minutes: each }) => (
+                  <li key={name}>
+                    <span>{name}</span>
+                    <span className="figure">{each}′</span>
+                  </li>
+                ))}
+              </ul>
+            </td>
           </tr>
         )}
       </tbody>

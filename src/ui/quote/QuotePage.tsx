@@ -53,8 +53,12 @@ export function QuotePage({
           {w.madeBy(quote.madeBy, made)}
         </p>
       </header>
-      <QuoteLines quote={quote} />
+      <QuoteLines quote={quote} whole />
       {quote.hourCents === 0 && <p className="soft">{w.labourFree}</p>}
+      <div className="signatures">
+        <span>{w.accepts}</span>
+        <span>{quote.shop.name}</span>
+      </div>
     </main>
   );
 }

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import type { Shop } from '@/core/job';
-import type { SheetDocument, SheetSetting } from '@/core/sheet';
+import { bowLine, type SheetDocument, type SheetSetting } from '@/core/sheet';
 import { write, writeMoney } from '@/core/units';
 import { plainDay, timeText } from '../fields/dates';
 import { WithFractions } from '../fields/Figure';
@@ -102,7 +102,7 @@ function Facts({ sheet: { archer, bow, fit, shop } }: { sheet: SheetDocument }) 
         .filter(Boolean)
         .join(', '),
     ],
-    [w.bow, bow && `${bow.name}, ${bow.hand} hand, ${bow.camSystem}`],
+    [w.bow, bow && bowLine(bow)],
     [w.overruled, bow && bow.overruled],
     ['', bow && (bow.maxTurns === null ? w.noLimit : w.limit(bow.maxTurns))],
     [w.drawLength, fit.drawLengthText],
@@ -200,9 +200,18 @@ function PartsTable({ sheet }: { sheet: SheetDocument }) {
               <td className="figure right">{part.owned ? w.own : writeMoney(part.priceCents)}</td>
             </tr>
           ))}
+          {sheet.work && sheet.work.cents > 0 && (
+            <tr>
+              <td>{w.work}</td>
+              <td>{w.minutes(sheet.work.minutes)}</td>
+              <td className="figure right">{writeMoney(sheet.work.cents)}</td>
+            </tr>
+          )}
           <tr className="total">
             <td>{w.total}</td>
-            <td />
+            <td>
+              {sheet.taxCents !== undefined && w.tax(sheet.taxPct!, writeMoney(sheet.taxCents))}
+            </td>
             <td className="figure right">{writeMoney(sheet.totalCents)}</td>
           </tr>
         </tbody>

@@ -29,6 +29,7 @@ export const bow = {
   anyOfThem: 'any of them',
   single: 'this one',
   toLend: 'to lend',
+  free: 'lent',
   lent: 'lent to this archer',
   putAside: 'put aside',
   heldBy: (ticket: number) => `with ticket ${ticket}`,

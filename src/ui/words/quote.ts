@@ -35,6 +35,7 @@ export const quoteWords = {
   },
   ticket: (n: number) => `Ticket ${n}`,
   madeBy: (who: string, when: string) => `given by ${who}, ${when}`,
+  accepts: 'Accepted, with the day',
   print: 'Print',
   newer: (n: number) => `There is a newer one, quote ${n}.`,
   promised: (day: string) => `Wanted by ${day}`,

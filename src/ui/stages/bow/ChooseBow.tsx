@@ -17,6 +17,8 @@ import { bow as w } from '../../words';
 import { ReasonPanel } from '../../job/ReasonPanel';
 import { BowParts } from './BowParts';
 
+const isLoan = ({ piece }: BowOffer) => piece?.condition === 'loan';
+
 const ORDER = { fits: 0, nearly: 1, out: 2 };
 
 /** The shop's bows, those that cover the fit first, the others with the reason they do not. */
@@ -26,8 +28,11 @@ export function ChooseBow({ offers }: { offers: readonly BowOffer[] }) {
   const rows = offers
     .map((offer) => ({ offer, cover: jobBowCover(offer.bow, snapshot, derived) }))
     .sort(
-      ({ cover: a }, { cover: b }) =>
-        ORDER[a.verdict] - ORDER[b.verdict] || a.bow.priceCents - b.bow.priceCents,
+      (a, b) =>
+        ORDER[a.cover.verdict] - ORDER[b.cover.verdict] ||
+        // What is only lent comes after what can be bought.
+        Number(isLoan(a.offer)) - Number(isLoan(b.offer)) ||
+        a.offer.bow.priceCents - b.offer.bow.priceCents,
     );
   const fitting = rows.filter(({ cover }) => cover.verdict === 'fits').length;
   const unknown = !derived.fitLength || trials === 0;
@@ -124,13 +129,13 @@ function BowRow({ offer, cover }: { offer: BowOffer; cover: BowCover }) {
         {trouble && <span className="field-error">{trouble}</span>}
       </div>
       <div className="bow-price">
-        <span className="figure">{writeMoney(bow.priceCents)}</span>
+        <span className="figure">{isLoan(offer) ? w.free : writeMoney(bow.priceCents)}</span>
         <span className="small soft">{standing(offer, mine ? held : null, snapshot.today)}</span>
         {mine && offer.serials.length > 0 && <SerialChoice offer={offer} onTrouble={setTrouble} />}
       </div>
       {bow.hand === snapshot.archer.hand && offer.heldBy === null ? (
         <Button
-          variant={verdict === 'fits' && !snapshot.bow ? 'contained' : 'outlined'}
+          variant={verdict === 'fits' && !snapshot.bow && !isLoan(offer) ? 'contained' : 'outlined'}
           aria-label={`${words}: ${bowName(bow)}`}
           onClick={() => void press()}
         >
