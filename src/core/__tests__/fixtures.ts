@@ -192,6 +192,8 @@ export const aKitContext = (changes: Partial<KitContext> = {}): KitContext => ({
   release: 'unknown',
   eyesight: '',
   massLimitG: null,
+  weighedN: null,
+  learner: false,
   restAheadMm: mm(0),
   lines: KIT_LINES,
   shop: TRADE_UNITS,

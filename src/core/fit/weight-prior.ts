@@ -5,6 +5,10 @@ export type AgeBand = 'under12' | '12to15' | '16to59' | 'from60';
 export type Build = 'slight' | 'medium' | 'strong';
 export type Experience = 'none' | 'some' | 'regular';
 
+/** Still growing: under sixteen. */
+export const isChild = (ageBand: AgeBand): boolean =>
+  ageBand === 'under12' || ageBand === '12to15';
+
 export const AGE_BANDS: readonly { readonly id: AgeBand; readonly name: string }[] = [
   { id: 'under12', name: 'under 12' },
   { id: '12to15', name: '12 to 15' },

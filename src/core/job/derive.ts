@@ -13,6 +13,7 @@ import {
   chooseModule,
   drawLength,
   drawWeight,
+  isChild,
   limbBolts,
   postureEvidence,
   priorMedianN,
@@ -94,7 +95,8 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     kit,
     drawLengthMm: mmOrNull(latest(history, 'drawLength')?.si) ?? moduleStepMm ?? fitDrawLengthMm,
     restAheadMm: mm(job.arrows.restAheadMm),
-    peakN: newtonOrNull(latest(history, 'peakWeight')?.si) ?? peak.peakTargetN,
+    ...weights(peak.peakTargetN, newtonOrNull(latest(history, 'peakWeight')?.si)),
+    learner: isLearner(snapshot.archer),
     furthestM: job.furthestM === null ? null : metre(job.furthestM),
     electronicsForbidden: job.electronicsForbidden,
     lowLight: job.lowLight,
@@ -117,6 +119,21 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     plan: workPlan(context, snapshot.exceptions),
   };
 }
+
+/** Weights nearer than this, as a part, are one. */
+const SAME_WEIGHT = 0.02;
+
+/** The weight parts are judged by, and the one the bow stands at where that is another. */
+function weights(goalN: Newton | null, weighedN: Newton | null) {
+  const there = goalN === null || weighedN === null || near(goalN, weighedN, SAME_WEIGHT * goalN);
+  return { peakN: goalN ?? weighedN, weighedN: there ? null : weighedN };
+}
+
+const near = (a: number, b: number, within: number) => Math.abs(a - b) <= within;
+
+/** Their first bow, or under sixteen. */
+const isLearner = ({ experience, ageBand }: JobSnapshot['archer']) =>
+  experience === 'none' || isChild(ageBand);
 
 const mmOrNull = (value: number | null | undefined) =>
   value === null || value === undefined ? null : mm(value);

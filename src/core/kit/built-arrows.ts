@@ -43,7 +43,10 @@ const BORE_TOLERANCE_MM = 0.15;
 export interface ArrowGround {
   readonly bow: BowRecord | null;
   readonly drawLengthMm: Mm | null;
+  /** The weight the bow is to have. */
   readonly peakN: Newton | null;
+  /** What it was weighed at, until it is there. */
+  readonly weighedN?: Newton | null;
   readonly overhangMm: Mm;
   /** Rest ahead of the plunger hole, negative behind it. */
   readonly restAheadMm: Mm;
@@ -103,6 +106,14 @@ export interface BuiltArrow extends ArrowResult {
   readonly goodToIn: number | null;
   readonly changes: readonly BuiltChange[];
   readonly priceCents: number;
+  /** The same arrow on the bow as it was weighed; null where that is the weight it is to have. */
+  readonly asWeighed: AsWeighed | null;
+}
+
+export interface AsWeighed {
+  readonly peakN: Newton;
+  readonly grainsPerPound: number;
+  readonly spineVerdict: SpineVerdict;
 }
 
 /**
@@ -163,7 +174,17 @@ export function builtArrow(
       return { ...change, speedMps: now && then ? then.speedMps - now.speedMps : null };
     }),
     priceCents: choice.count * eachCents(choice, parts),
+    asWeighed: asWeighed(build, ground),
   });
+}
+
+function asWeighed(build: ArrowBuild, { bow, weighedN = null }: ArrowGround): AsWeighed | null {
+  if (!bow || weighedN === null) return null;
+  const arrow = arrowOf({ ...build, peakN: weighedN, character: bow.character });
+  if (!arrow.ok || arrow.spineVerdict === undefined || arrow.grainsPerPound === undefined)
+    return null;
+  const { grainsPerPound, spineVerdict: verdict } = arrow;
+  return { peakN: weighedN, grainsPerPound, spineVerdict: verdict };
 }
 
 const eachCents = ({ vaneCount }: ArrowChoice, parts: ArrowParts): number => {

@@ -67,7 +67,12 @@ export interface KitContext {
   readonly drawLengthMm: Mm | null;
   /** Rest ahead of the plunger hole, mm; negative behind it. */
   readonly restAheadMm: Mm;
+  /** The weight the bow is to have, or where nobody named one what it was weighed at. */
   readonly peakN: Newton | null;
+  /** What it was weighed at, until that is the weight it is to have; null otherwise. */
+  readonly weighedN: Newton | null;
+  /** Their first bow, or under sixteen: what is simple and light serves them better than what is dear. */
+  readonly learner: boolean;
   readonly furthestM: Metre | null;
   readonly electronicsForbidden: boolean;
   readonly lowLight: boolean;
@@ -99,6 +104,8 @@ export interface RuleAnswer {
   readonly verdict: Verdict;
   /** Why not, or what is missing; empty where it fits. */
   readonly reason: string;
+  /** How far off it is, by the rule's own measure, where it has one. */
+  readonly by?: number;
 }
 
 /** One compatibility rule: it speaks when every slot it names is filled. */
@@ -111,13 +118,24 @@ export interface KitRule {
   readonly sees?: readonly Slot[];
   /** The wish it stands for, where it is one: whole packages keep it, part by part it only warns. */
   readonly wish?: 'distance' | 'mass';
+  /**
+   * What nobody puts into a whole package unasked: it is kept wherever it can be. Where no part of the
+   * place keeps it the place is left open, or the part comes with its caution.
+   */
+  readonly inPackages?: 'orLeftOpen' | 'orCaution';
+  /** It goes by itself as the work goes on: a caution, but no word against the part. */
+  readonly passing?: true;
   /** A hard rule refuses the part; the others warn and can be overruled. */
   readonly hard: boolean;
   check(context: KitContext): RuleAnswer;
 }
 
 export const fits: RuleAnswer = { verdict: 'fits', reason: '' };
-export const doesNotFit = (reason: string): RuleAnswer => ({ verdict: 'doesNotFit', reason });
+export const doesNotFit = (reason: string, by?: number): RuleAnswer => ({
+  verdict: 'doesNotFit',
+  reason,
+  ...(by === undefined ? {} : { by }),
+});
 export const cannotTell = (missing: string): RuleAnswer => ({
   verdict: 'cannotTell',
   reason: `cannot tell: ${missing}`,

@@ -49,7 +49,8 @@ export const SIGN = {
     if (snapshot.archer.minor && snapshot.archer.guardianName.trim() === '')
       throw cannot('no-guardian', 'A minor’s guardian has to be named.');
     const danger = derived.findings.find(
-      (f) => f.rule.id === 'arrow-mass' && f.verdict === 'doesNotFit',
+      ({ rule, verdict }) =>
+        ['arrow-mass', 'arrow-mass-now'].includes(rule.id) && verdict === 'doesNotFit',
     );
     if (danger) throw cannot('arrow-too-light', `The arrows are too light: ${danger.reason}.`);
     const open = openWork(stageStates(snapshot, derived), derived);

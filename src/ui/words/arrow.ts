@@ -20,6 +20,8 @@ export const arrowWords = {
   energy: (joule: string) => `${joule} J`,
   joule: (joule: string) => `${joule} J`,
   noBow: 'needs a bow and a weight',
+  asWeighed: (weight: string, verdict: string, perPound: string) =>
+    `as weighed, ${weight}: ${verdict}, ${perPound} gr per lb`,
   verdicts: { weak: 'weak', good: 'good', stiff: 'stiff' },
   ruler: (needed: string, from: string, to: string) =>
     `Spines of the shop: ${needed} is needed, ${from} to ${to} is good`,

@@ -11,6 +11,16 @@ export const kitPackages = {
   left: (money: string) => `${money} left`,
   over: (money: string) => `${money} over`,
   take: 'Take this package',
+  kindSays: {
+    thrifty: 'the cheapest that works',
+    balanced: 'the best for the money',
+    noCompromise: 'the best for this archer, whatever it costs',
+  },
+  nothingAgainst: 'Nothing against it',
+  cautions: (n: number) => `${n} ${n === 1 ? 'caution' : 'cautions'}`,
+  leftOpen: (slot: string, name: string, reason: string) =>
+    `${slot}: left open, and not in the prices. Nothing in the shop suits; the nearest is ${name}, ${reason}.`,
+  buildArrows: 'Build the arrows',
   unsure: (n: number) => `${n} ${n === 1 ? 'thing' : 'things'} cannot be told`,
   keep: (name: string) => `Keep ${name}, whatever else is taken`,
   notThis: (name: string) => `Not ${name}: show what comes instead`,

@@ -35,6 +35,8 @@ export const kit = {
     'Choose a bow first: what mounts and what does not hangs on it. Parts can be looked at already.',
   together: 'Fits together?',
   allFit: (n: number) => `${n} ${n === 1 ? 'rule' : 'rules'} looked at, nothing against it.`,
+  someFit: (fine: number, all: number, against: number, unsure: number) =>
+    `Of ${all} rules ${fine} have nothing against it${against > 0 ? `, ${against} ${against === 1 ? 'does' : 'do'}` : ''}${unsure > 0 ? `, ${unsure} cannot tell` : ''}.`,
   nothingYet: 'Nothing chosen yet.',
   late: (part: string, day: string) => `${part} arrives ${day}.`,
   drives: { limbDriven: 'limb-driven', cableDriven: 'cable-driven', containment: 'containment' },

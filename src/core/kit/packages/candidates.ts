@@ -3,6 +3,7 @@ import type { CandidateSlot } from '../chooser';
 import { onTheBow } from '../mass';
 import { KIT_RULES } from '../rules';
 import {
+  partName,
   sellCents,
   SLOTS,
   type CatalogueItem,
@@ -22,6 +23,8 @@ export interface PackageWishes {
   readonly inTime: (item: CatalogueItem) => boolean;
   /** How much a place counts where the shop sees it otherwise. */
   readonly weights: SlotWeights;
+  /** What nobody takes unasked is kept between parts too; false where nothing goes together so. */
+  readonly strict?: boolean;
 }
 
 export interface Candidates {
@@ -30,6 +33,16 @@ export interface Candidates {
   readonly notes: ReadonlyMap<string, WorthNote>;
   /** Slots the job has filled already: they stay as they are. */
   readonly kept: readonly Slot[];
+  /** Places no part of the shop suits: better open than filled wrongly. */
+  readonly leftOpen: readonly LeftOpen[];
+}
+
+/** A place left open, and what stands against the part that comes nearest. */
+export interface LeftOpen {
+  readonly slot: Slot;
+  readonly rule: string;
+  readonly name: string;
+  readonly reason: string;
 }
 
 /** A place left empty is a choice too: some parts need another beside them. */
@@ -38,8 +51,10 @@ export const isNothing = (id: string) => id.startsWith('nothing:');
 
 /** A whole package keeps the hard rules, and those that stand for a wish of the archer. */
 const binding = ({ hard, wish }: KitRule) => hard || wish === 'distance';
+const bindsPairs = (rule: KitRule, strict: boolean) =>
+  binding(rule) || (strict && rule.inPackages !== undefined);
 /** The limit of mass is the chooser's own; no pair of parts passes it alone. */
-const warns = ({ rule }: Finding) => !binding(rule) && rule.wish !== 'mass';
+const warns = ({ rule }: Finding) => !binding(rule) && rule.wish !== 'mass' && !rule.passing;
 
 /**
  * What may go into the places still empty: parts nothing binding stands against, with the parts
@@ -48,13 +63,16 @@ const warns = ({ rule }: Finding) => !binding(rule) && rule.wish !== 'mass';
 export function candidates(
   catalogue: readonly CatalogueItem[],
   context: KitContext,
-  { without, extra, inTime, weights }: PackageWishes,
+  { without, extra, inTime, weights, strict = true }: PackageWishes,
 ): Candidates {
   const kept = SLOTS.filter(({ id }) => context.kit[id]).map(({ id }) => id);
-  const open = SLOTS.filter(({ id, usual }) => !kept.includes(id) && (usual || extra.includes(id)));
+  const wanted = SLOTS.filter(
+    ({ id, usual }) => !kept.includes(id) && (usual || extra.includes(id)),
+  );
   const notes = new Map<string, WorthNote>();
-  const openIds = open.map(({ id }) => id);
-  const offers = open.map(({ id }) => {
+  const openIds = wanted.map(({ id }) => id);
+  const leftOpen: LeftOpen[] = [];
+  const offered = wanted.map(({ id }) => {
     const mountable = catalogue.flatMap((item) => {
       if (item.slot !== id) return [];
       const against = objections(item, context);
@@ -65,13 +83,19 @@ export function candidates(
     // A part not wanted or too late is no candidate, but it still tells what the others are worth.
     const prices = mountable.map(({ item }) => item.priceCents);
     const weight = slotWeight(id, context.purpose, weights);
-    const fitting = mountable.filter(({ item }) => !without.includes(item.id) && inTime(item));
+    const there = mountable.filter(({ item }) => !without.includes(item.id) && inTime(item));
+    const { fitting, left } = suiting(id, there);
+    if (left) leftOpen.push(left);
     for (const { item, against } of fitting)
       notes.set(item.id, worthOf(item, { prices, weight, against }, context));
     return fitting.map(({ item }) => item);
   });
+  const isOpen = ({ id }: { id: Slot }) => !leftOpen.some(({ slot }) => slot === id);
+  const open = wanted.filter(isOpen);
+  const offers = offered.filter((_, at) => isOpen(wanted[at]!));
   return {
     kept,
+    leftOpen,
     notes,
     slots: open.map(({ id, required }, at) => ({
       name: id,
@@ -86,8 +110,31 @@ export function candidates(
         ...(required ? [] : [{ id: nothing(id), priceCents: 0, massG: 0, worth: 0 }]),
       ],
     })),
-    conflicts: quarrels(open, offers, context),
+    conflicts: quarrels(open, offers, context, strict),
   };
+}
+
+interface Mountable {
+  readonly item: CatalogueItem;
+  readonly against: readonly Finding[];
+}
+
+/**
+ * Of the parts that can be mounted those nobody would leave out: the ones that keep every rule of
+ * packages, where there are any. Where none does, the place is left open, or they come with the caution.
+ */
+function suiting(slot: Slot, there: readonly Mountable[]) {
+  const breaks = ({ against }: Mountable, mode?: KitRule['inPackages']) =>
+    against.find(({ rule }) => rule.inPackages && (!mode || rule.inPackages === mode));
+  const good = there.filter((part) => !breaks(part));
+  if (good.length > 0 || there.length === 0) return { fitting: good, left: null };
+  const passable = there.filter((part) => !breaks(part, 'orLeftOpen'));
+  if (passable.length > 0) return { fitting: passable, left: null };
+  const off = (part: Mountable) => breaks(part, 'orLeftOpen')!.by ?? 0;
+  const [nearest] = [...there].sort((a, b) => off(a) - off(b));
+  const { rule, reason } = breaks(nearest!, 'orLeftOpen')!;
+  const left: LeftOpen = { slot, rule: rule.id, name: partName(nearest!.item), reason };
+  return { fitting: [], left };
 }
 
 /** Whether a rule's answer may change with what goes into another place still open. */
@@ -101,8 +148,9 @@ function quarrels(
   open: Open,
   offers: readonly (readonly CatalogueItem[])[],
   context: KitContext,
+  strict: boolean,
 ): [string, string][] {
-  const rules = KIT_RULES.filter((rule) => binding(rule) && rule.slots.length > 0);
+  const rules = KIT_RULES.filter((rule) => bindsPairs(rule, strict) && rule.slots.length > 0);
   return open.flatMap((first, i) =>
     open.slice(i + 1).flatMap((second, j) => {
       const both = rules.filter((rule) => looksAt(rule, first.id) && looksAt(rule, second.id));

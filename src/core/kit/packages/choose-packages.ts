@@ -1,6 +1,6 @@
 import { checkKit, kitPriceCents, partOf } from '../check';
 import { chooseKit, type ChooserInput, type Package, type Solve } from '../chooser';
-import type { Kit, KitContext, Slot } from '../types';
+import type { Kit, KitContext, Slot, Verdict } from '../types';
 import { candidates, isNothing, type Candidates } from './candidates';
 import { runnerUpOf } from './runner-up';
 import type {
@@ -14,21 +14,28 @@ import type {
 import { waysOut } from './ways-out';
 import { baseOf, bestWithin, leastPrice } from './within';
 
-/** Where thrifty stands between the cheapest that works and what the budget allows. Shop rule. */
-const THRIFTY_PART = 0.25;
 const FRONTIER_POINTS = 9;
 
 /**
- * Up to three packages that truly differ: thrifty, balanced (the best for the money there is), no
+ * Up to three packages that truly differ: thrifty (the cheapest that works), balanced (the best for the
+ * money there is), no
  * compromise (the best there is), each proven the best for its limit. Parts chosen already stay.
  * When even the cheapest does not keep the budget, the cheapest and the single things to give up.
  */
 export async function choosePackages(input: PackagesInput, solve: Solve): Promise<PackagesAnswer> {
+  const kept = await packagesSo({ ...input, strict: true }, solve);
+  // Where nothing goes together without a caution, what goes with one is better than nothing.
+  return kept.packages.length > 0 || kept.give === null
+    ? kept
+    : packagesSo({ ...input, strict: false }, solve);
+}
+
+async function packagesSo(input: PackagesInput, solve: Solve): Promise<PackagesAnswer> {
   const { context, budgetCents, workCents } = input;
   const found = candidates(input.catalogue, context, input);
   const keptCents = kitPriceCents(context.kit) + (context.bow?.priceCents ?? 0) + workCents;
   const leftCents = budgetCents === null ? null : budgetCents - keptCents;
-  const common = { leftCents, keptCents };
+  const common = { leftCents, keptCents, leftOpen: found.leftOpen };
   const base = baseOf(found, context);
   const best = await bestWithin(base, solve);
   const least = best && (await leastPrice(base, solve));
@@ -39,9 +46,8 @@ export async function choosePackages(input: PackagesInput, solve: Solve): Promis
   }
   const most = best.priceCents;
   const money = Math.min(most, Math.max(least, leftCents ?? Math.round((least + most) / 2)));
-  const thrifty = Math.round(least + THRIFTY_PART * (money - least));
   const made: readonly [PackageKind, Package | null, number | null][] = [
-    ['thrifty', await bestWithin(base, solve, thrifty), thrifty],
+    ['thrifty', await bestWithin(base, solve, least), least],
     ['balanced', money === most ? best : await bestWithin(base, solve, money), money],
     ['noCompromise', best, null],
   ];
@@ -120,9 +126,13 @@ function told(
     ...context.kit,
     ...Object.fromEntries(parts.map(({ item }) => [item.slot, partOf(item)])),
   };
-  const unsure = checkKit({ ...context, kit }).flatMap(({ rule, verdict, reason }) =>
-    verdict === 'cannotTell' ? [`${rule.name}: ${reason}`] : [],
-  );
+  // By the same rules as parts taken by hand, all of them together.
+  const findings = checkKit({ ...context, kit });
+  const said = (wanted: Verdict) =>
+    findings.flatMap(({ rule, verdict, reason }) =>
+      verdict === wanted ? [`${rule.name}: ${reason}`] : [],
+    );
+  const [unsure, cautions] = [said('cannotTell'), said('doesNotFit')];
   const withinBudget = leftCents === null ? null : priceCents <= leftCents;
-  return { kind, parts, priceCents, massG, worth, unsure, withinBudget };
+  return { kind, parts, priceCents, massG, worth, cautions, unsure, withinBudget };
 }

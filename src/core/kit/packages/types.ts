@@ -1,6 +1,6 @@
 import type { Infeasible } from '../chooser';
 import type { CatalogueItem, KitContext, Slot } from '../types';
-import type { PackageWishes } from './candidates';
+import type { LeftOpen, PackageWishes } from './candidates';
 
 export type PackageKind = 'thrifty' | 'balanced' | 'noCompromise';
 
@@ -32,6 +32,8 @@ export interface KitPackage {
   /** On the bow, without arrows. */
   readonly massG: number;
   readonly worth: number;
+  /** What the rules say against bow, kit and these parts together, as they would part by part. */
+  readonly cautions: readonly string[];
   /** What the rules cannot tell of bow, kit and these parts together; never taken for yes. */
   readonly unsure: readonly string[];
   /** Whether it keeps within the money there is; null where no budget was named. */
@@ -61,6 +63,8 @@ export interface PackagesAnswer {
   readonly give: Infeasible['relax'] | null;
   /** Single things that would do, the smallest first; empty when nothing has to be given up. */
   readonly ways: readonly WayOut[];
+  /** Places no part of the shop suits: the packages are without them. */
+  readonly leftOpen: readonly LeftOpen[];
   /** What is left for the parts still wanted; null where no budget was named. */
   readonly leftCents: number | null;
   readonly keptCents: number;

@@ -4,7 +4,7 @@ import { searchPackages, type ChooserInput, type Solve } from '../chooser';
 import type { CatalogueItem, KitContext, Slot } from '../types';
 import { candidates } from './candidates';
 import type { PackagesInput, WayOut } from './types';
-import { baseOf, leastPrice } from './within';
+import { baseOf, leastPrice, withoutPlace } from './within';
 
 /** Nearest distance that is offered instead, m. */
 const NEAREST_M = 20;
@@ -101,8 +101,7 @@ async function broughtAlong(
   const base = baseOf(found, input.context);
   const ways: Extract<WayOut, { kind: 'bring' }>[] = [];
   for (const slot of base.slots) {
-    const others = base.slots.filter((other) => other !== slot);
-    const price = await leastPrice({ ...base, slots: others }, solve);
+    const price = await leastPrice(withoutPlace(base, slot.name), solve);
     if (price === null || (leftCents !== null && price > leftCents)) continue;
     const savesCents = free === null ? 0 : free - price;
     ways.push({ kind: 'bring', slot: slot.name as Slot, savesCents, priceCents: price });

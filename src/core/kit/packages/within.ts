@@ -13,6 +13,19 @@ export function baseOf(
   return { ...base, massLimitG: massLimitG - bow.massG - kitMassG(kit).massG };
 }
 
+/** The same without a place, and without the quarrels of its parts. */
+export function withoutPlace(
+  { slots, conflicts, ...base }: ChooserInput,
+  name: string,
+): ChooserInput {
+  const gone = new Set(slots.find((slot) => slot.name === name)?.items.map(({ id }) => id));
+  return {
+    ...base,
+    slots: slots.filter((slot) => slot.name !== name),
+    conflicts: conflicts.filter(([a, b]) => !gone.has(a) && !gone.has(b)),
+  };
+}
+
 /** The best package for this much money; null when nothing fits. */
 export async function bestWithin(
   base: ChooserInput,

@@ -44,6 +44,11 @@ const PER_WARNING = 0.3;
 /** A part's worth is never less than this part of its slot's: the worst that fits still serves. */
 const LEAST = 0.35;
 
+/** Whoever learns gains nothing by what is dearer than the middle of what fits. Shop rule. */
+const ENOUGH_TO_LEARN = 0.5;
+/** Mass past the grip that takes half its worth from a bar a learner holds at arm's length, g. Shop rule. */
+const HEAVY_TO_LEARN_G = 400;
+
 export interface WorthNote {
   readonly item: CatalogueItem;
   readonly worth: number;
@@ -71,7 +76,8 @@ export function worthOf(
   context: KitContext,
 ): WorthNote {
   const does = doesFor(item, context);
-  const made = LEAST + (1 - LEAST) * priceRank(item.priceCents, prices);
+  const rank = priceRank(item.priceCents, prices);
+  const made = LEAST + (1 - LEAST) * (context.learner ? Math.min(1, rank / ENOUGH_TO_LEARN) : rank);
   const factor = made * does.factor * Math.max(0.1, 1 - PER_WARNING * against.length);
   return {
     item,
@@ -104,7 +110,7 @@ const GLASSES = /glass|lens|blur|near|far|sight/i;
 
 function doesFor(
   item: CatalogueItem,
-  { furthestM, lowLight, release, eyesight }: KitContext,
+  { furthestM, lowLight, release, eyesight, learner }: KitContext,
 ): Does {
   switch (item.slot) {
     case 'sight': {
@@ -118,6 +124,15 @@ function doesFor(
       return item.attrs.drive === 'containment'
         ? { factor: 0.95, reasons: ['simple, nothing to time'] }
         : good('falls away, no vane touches it');
+    case 'stabiliser':
+    case 'weights':
+    case 'rearBar':
+      return learner && item.massG > 0.5 * HEAVY_TO_LEARN_G
+        ? {
+            factor: 1 / (1 + item.massG / HEAVY_TO_LEARN_G),
+            reasons: ['heavy to hold while learning'],
+          }
+        : plain;
     case 'peep':
       if (item.attrs.lens && GLASSES.test(eyesight)) return good('takes a lens for their eyes');
       return lowLight && item.attrs.apertureMm >= 6 ? good('a wide hole for dim light') : plain;

@@ -6,6 +6,7 @@ export const arrowLight: KitRule = {
   name: 'Arrow is not on the light side',
   slots: ['arrows'],
   hard: false,
+  inPackages: 'orCaution',
   check({ kit, peakN }) {
     const arrows = itemOf(kit, 'arrows');
     if (!arrows) return cannotTell('the mass of the archer’s own arrows; weigh one');

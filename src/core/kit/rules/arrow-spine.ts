@@ -6,6 +6,7 @@ export const arrowSpine: KitRule = {
   name: 'Spine suits weight and length',
   slots: ['arrows'],
   hard: false,
+  inPackages: 'orLeftOpen',
   check({ bow, kit, peakN }) {
     const arrows = itemOf(kit, 'arrows');
     if (!arrows) return cannotTell('the spine of the archer’s own arrows');
@@ -22,6 +23,7 @@ export const arrowSpine: KitRule = {
       ? fits
       : doesNotFit(
           `${staticSpineIn.toFixed(3)} is ${verdict}; about ${needed.toFixed(3)} is needed`,
+          Math.abs(Math.log(staticSpineIn / needed)),
         );
   },
 };

@@ -3,6 +3,7 @@ import { arrowLength } from './arrow-length';
 import { arrowLight } from './arrow-light';
 import { arrowMass } from './arrow-mass';
 import { arrowSpine } from './arrow-spine';
+import { arrowMassNow, arrowSpineNow } from './arrow-as-weighed';
 import { barWeights } from './bar-weights';
 import { cableVane } from './cable-vane';
 import { caseLength } from './case-length';
@@ -18,6 +19,7 @@ import { quiverMount } from './quiver-mount';
 import { quiverShaft } from './quiver-shaft';
 import { quiverSight } from './quiver-sight';
 import { rearBarMount } from './rear-bar-mount';
+import { releaseLearner } from './release-learner';
 import { releaseLoop } from './release-loop';
 import { releaseType } from './release-type';
 import { restDrawLength } from './rest-draw-length';
@@ -50,6 +52,8 @@ export const KIT_RULES: readonly KitRule[] = [
   arrowLight,
   arrowLength,
   arrowSpine,
+  arrowMassNow,
+  arrowSpineNow,
   quiverShaft,
   thirdAxis,
   sightReachRule,
@@ -57,6 +61,7 @@ export const KIT_RULES: readonly KitRule[] = [
   peepLight,
   peepPins,
   releaseType,
+  releaseLearner,
   releaseLoop,
   lightThread,
   lightForbidden,

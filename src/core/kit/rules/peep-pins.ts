@@ -11,6 +11,7 @@ export const peepPins: KitRule = {
   name: 'Peep frames the housing',
   slots: ['peep', 'sight'],
   hard: false,
+  inPackages: 'orCaution',
   check({ kit }) {
     const [peep, sight] = [itemOf(kit, 'peep'), itemOf(kit, 'sight')];
     if (!peep || !sight) return cannotTell('hole or housing of an own part; look through');

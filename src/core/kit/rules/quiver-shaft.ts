@@ -5,6 +5,7 @@ export const quiverShaft: KitRule = {
   name: 'Clips hold the shaft',
   slots: ['quiver', 'arrows'],
   hard: false,
+  inPackages: 'orCaution',
   check({ kit }) {
     const [quiver, arrows] = [itemOf(kit, 'quiver'), itemOf(kit, 'arrows')];
     if (!quiver || !arrows) return cannotTell('the clips or shafts of an own part; try one');

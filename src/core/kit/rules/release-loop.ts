@@ -5,6 +5,7 @@ export const releaseLoop: KitRule = {
   name: 'Release closes on the loop',
   slots: ['release', 'loop'],
   hard: false,
+  inPackages: 'orCaution',
   check({ kit }) {
     const [release, loop] = [itemOf(kit, 'release'), itemOf(kit, 'loop')];
     if (!release || !loop) return cannotTell('release or loop of the archer’s own; hook it in');

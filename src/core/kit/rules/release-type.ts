@@ -11,6 +11,7 @@ export const releaseType: KitRule = {
   name: 'The release they shoot',
   slots: ['release'],
   hard: false,
+  inPackages: 'orCaution',
   check({ kit, release }) {
     if (release === 'unknown') return fits;
     const item = itemOf(kit, 'release');

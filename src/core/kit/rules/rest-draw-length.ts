@@ -6,6 +6,7 @@ export const restDrawLength: KitRule = {
   name: 'Rest works at this draw length',
   slots: ['rest'],
   hard: false,
+  inPackages: 'orCaution',
   check({ kit, drawLengthMm, shop }) {
     const rest = itemOf(kit, 'rest');
     if (!rest) return cannotTell('the range of the archer’s own rest');

@@ -6,6 +6,7 @@ export const restSpacer: KitRule = {
   name: 'Rest reaches over the riser',
   slots: ['rest'],
   hard: false,
+  inPackages: 'orCaution',
   check({ bow, kit, shop }) {
     const rest = itemOf(kit, 'rest');
     if (!rest) return cannotTell('the reach of the archer’s own rest; hold it to the riser');

@@ -5,6 +5,7 @@ export const vaneRoom: KitRule = {
   name: 'Vanes pass the rest',
   slots: ['rest', 'arrows'],
   hard: false,
+  inPackages: 'orCaution',
   check({ kit }) {
     const [rest, arrows] = [itemOf(kit, 'rest'), itemOf(kit, 'arrows')];
     if (!rest || !arrows) return cannotTell('vanes or room of an own part; lay an arrow in');

@@ -11,6 +11,7 @@ import {
   shopModules,
   type DrawLengthMethod,
   type DrawLengthReading,
+  isChild,
 } from '@/core/fit';
 import {
   addedTo,
@@ -65,10 +66,10 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
     const answer = read(entered, options);
     if (!answer.ok) return { message: answer.message, pointer: '' };
     const reading = { method, valueMm: mm(answer.si) };
-    const doubt = doubtful(reading, isChild(snapshot) ? 'child' : 'adult', loopCounts(snapshot));
+    const doubt = doubtful(reading, isChild(snapshot.archer.ageBand) ? 'child' : 'adult', loopCounts(snapshot));
     if (doubt) {
       const length = write(doubt.drawLengthMm, 'length', units);
-      const who = isChild(snapshot) ? 'child' : 'adult';
+      const who = isChild(snapshot.archer.ageBand) ? 'child' : 'adult';
       const sure = await ask({
         title: w.sureTitle,
         text: <WithFractions text={w.sure(length, doubt.side, who)} />,
@@ -228,9 +229,6 @@ function School() {
     </div>
   );
 }
-
-const isChild = ({ archer }: JobSnapshot) =>
-  archer.ageBand === 'under12' || archer.ageBand === '12to15';
 
 /** Every step any bow of this hand has. */
 const stepsOf = (bows: readonly BowRecord[], hand: Hand) => [

@@ -8,6 +8,7 @@ import {
   priorMedianN,
   type DrawWeightResult,
   type TrialOutcome,
+  isChild,
 } from '@/core/fit';
 import { archerCautions, readOptionsFor, weightTrials } from '@/core/job';
 import { write } from '@/core/units';
@@ -162,11 +163,14 @@ function Growth({ bow }: { bow: BowRecord }) {
   const peakN = derived.context.peakTargetN;
   if (peakN === null) return null;
   const say = (n: number) => write(n, 'force', shop.units, { decimals: 0 });
-  const isChild = archer.ageBand === 'under12' || archer.ageBand === '12to15';
+  const child = isChild(archer.ageBand);
   const hard = weightTrials(fitReadings).filter(({ outcome }) => outcome !== 'smooth');
   const strainedN = hard.length > 0 ? Math.min(...hard.map((trial) => trial.peakN)) : null;
   const isStrained = strainedN !== null && strainedN < bow.maxPeakN;
-  const plan = growthPlan(peakN, bow.maxPeakN, job.promisedDay ?? today, { isChild, strainedN });
+  const plan = growthPlan(peakN, bow.maxPeakN, job.promisedDay ?? today, {
+    isChild: child,
+    strainedN,
+  });
   return (
     <>
       <h3 className="block-title growth-title">{w.growth}</h3>
@@ -185,7 +189,7 @@ function Growth({ bow }: { bow: BowRecord }) {
           </ol>
           <p className="small soft">
             {w.holdTest(HOLD_TEST, say(isStrained ? strainedN : bow.maxPeakN), isStrained)}{' '}
-            {isChild && w.childSlow}
+            {child && w.childSlow}
           </p>
         </>
       )}

@@ -12,6 +12,7 @@ export function ArrowFacts({ arrow, units }: { arrow: BuiltArrow; units: ShopUni
     grainsPerPound,
     speedMps,
     energyJ,
+    asWeighed,
   } = arrow;
   const light = grainsPerPound !== undefined && grainsPerPound < 6;
   return (
@@ -49,6 +50,15 @@ export function ArrowFacts({ arrow, units }: { arrow: BuiltArrow; units: ShopUni
             <span className="small soft">{w.noBow}</span>
           )}
         </dd>
+        {asWeighed && (
+          <dd className="small soft">
+            {w.asWeighed(
+              write(asWeighed.peakN, 'force', units),
+              w.verdicts[asWeighed.spineVerdict],
+              asWeighed.grainsPerPound.toFixed(1),
+            )}
+          </dd>
+        )}
       </div>
       <div>
         <dt>{w.speed}</dt>

@@ -118,7 +118,9 @@ function BudgetWords({ total }: { total: number }) {
 function Together() {
   const { derived, snapshot } = useJob();
   const unsure = derived.findings.filter((finding) => finding.verdict === 'cannotTell');
+  const all = derived.findings.length;
   const fine = derived.findings.filter((finding) => finding.verdict === 'fits').length;
+  const against = all - fine - unsure.length;
   const waiting = snapshot.parts.filter(
     (part) => part.arrivesDay && part.arrivesDay > snapshot.today,
   );
@@ -127,7 +129,9 @@ function Together() {
       <h2>{w.together}</h2>
       <ul>
         {derived.findings.length === 0 && <li className="soft">{w.nothingYet}</li>}
-        {fine > 0 && <li>{w.allFit(fine)}</li>}
+        {all > 0 && (
+          <li>{fine === all ? w.allFit(all) : w.someFit(fine, all, against, unsure.length)}</li>
+        )}
         {unsure.map(({ rule, reason }) => (
           <li key={rule.id}>
             <b>{rule.name}</b>: {reason}.

@@ -61,6 +61,7 @@ function PackageHead({ one, answer }: { one: KitPackage; answer: PackagesAnswer 
   return (
     <header>
       <h3>{w.kinds[one.kind]}</h3>
+      <p className="small soft">{w.kindSays[one.kind]}</p>
       <p className="package-price figure">{writeMoney(answer.keptCents + one.priceCents)}</p>
       <p className="small soft">{w.ofIt(writeMoney(one.priceCents))}</p>
       {left !== null && (
@@ -73,19 +74,37 @@ function PackageHead({ one, answer }: { one: KitPackage; answer: PackagesAnswer 
         name={w.kinds[one.kind]}
         strong={one.kind === 'balanced'}
       />
-      {one.unsure.length > 0 && (
-        <details className="unsure">
-          <summary>{w.unsure(one.unsure.length)}</summary>
-          <ul className="small">
-            {one.unsure.map((text) => (
-              <li key={text}>
-                <WithFractions text={text} />
-              </li>
-            ))}
-          </ul>
-        </details>
+      {one.cautions.length + one.unsure.length === 0 && (
+        <p className="small">{w.nothingAgainst}</p>
       )}
+      <Said title={w.cautions(one.cautions.length)} texts={one.cautions} warn />
+      <Said title={w.unsure(one.unsure.length)} texts={one.unsure} />
     </header>
+  );
+}
+
+/** What the rules say of the package as a whole, counted, each in its own words. */
+function Said({
+  title,
+  texts,
+  warn = false,
+}: {
+  title: string;
+  texts: readonly string[];
+  warn?: boolean;
+}) {
+  if (texts.length === 0) return null;
+  return (
+    <details className="unsure" data-kind={warn ? 'warn' : ''}>
+      <summary>{title}</summary>
+      <ul className="small">
+        {texts.map((text) => (
+          <li key={text}>
+            <WithFractions text={text} />
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

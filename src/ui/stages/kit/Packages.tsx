@@ -3,6 +3,7 @@ import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import { slotName, slotWeight, SLOTS, type CatalogueItem } from '@/core/kit';
+import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
@@ -51,6 +52,16 @@ export function Packages({ items }: { items: readonly CatalogueItem[] }) {
             {trouble} <Button onClick={again}>{w.again}</Button>
           </p>
         )}
+        {answer?.leftOpen.map(({ slot, name, reason }) => (
+          <p key={slot} className="note" data-kind="warn">
+            <WithFractions text={w.leftOpen(slotName(slot), name, reason)} />{' '}
+            {slot === 'arrows' && (
+              <Link href={href('kit', { part: 'arrow' })} prefetch={false}>
+                {w.buildArrows}
+              </Link>
+            )}
+          </p>
+        ))}
         {answer && <WaysOut answer={answer} items={items} />}
         {answer && answer.packages.length > 0 && (
           <div aria-busy={asking}>
