@@ -220,12 +220,12 @@ describe('draw weight', () => {
     },
   );
   test('age, build and experience all count, and an injury lowers', () => {
-    const who = { ageBand: '16to59', build: 'medium', experience: 'some', injury: false } as const;
+    const who = { ageBand: '16to59', build: 'medium', experience: 'some', injury: 'no' } as const;
     const base = priorMedianN(who);
     expect(priorMedianN({ ...who, ageBand: 'under12' })).toBeLessThan(base);
     expect(priorMedianN({ ...who, build: 'strong' })).toBeGreaterThan(base);
     expect(priorMedianN({ ...who, experience: 'none' })).toBeLessThan(base);
-    expect(priorMedianN({ ...who, injury: true })).toBeLessThan(base);
+    expect(priorMedianN({ ...who, injury: 'yes' })).toBeLessThan(base);
   });
 });
 

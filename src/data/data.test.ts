@@ -75,6 +75,8 @@ const ARCHER: Archer = {
   ageBand: '12to15',
   build: 'strong',
   experience: 'regular',
+  birthDay: '2013-05-17',
+  injured: 'healed',
   injury: 'wrist',
   eyesight: 'glasses',
   release: 'thumb',

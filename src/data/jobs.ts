@@ -17,6 +17,8 @@ export const archerMapping = new RowMapping<Archer>('archer', {
   ageBand: plain('ageBand'),
   build: plain('build'),
   experience: plain('experience'),
+  birthDay: plain('birthDay'),
+  injured: plain('injured'),
   injury: plain('injury'),
   eyesight: plain('eyesight'),
   release: plain('release'),

@@ -132,6 +132,7 @@ export function readingsOf(db: Db, jobId: string, bowId: string | null) {
         si2,
         outcome: trial ? (choice as FitReading['outcome']) : null,
         choice: trial ? null : choice,
+        hand: data?.kind === 'trial' ? data.hand : null,
         entered,
         who,
         at,

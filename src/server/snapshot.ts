@@ -1,5 +1,5 @@
 import { bowName } from '@/core/bow';
-import type { EarlierJob, Job, JobSnapshot } from '@/core/job';
+import { withAge, type EarlierJob, type Job, type JobSnapshot } from '@/core/job';
 import { db, type Db } from '@/data/db';
 import { curvesOf } from '@/data/curves';
 import { archerById, heldBow, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
@@ -25,7 +25,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
   const { bow, bowHeld } = bowOf(from, job);
   return {
     job,
-    archer: archerById(from, job.archerId)!,
+    archer: withAge(archerById(from, job.archerId)!, shopDay(shop.timeZone)),
     bow,
     bowHeld,
     parts: partsOf(from, jobId),

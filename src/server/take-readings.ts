@@ -63,7 +63,13 @@ export function toRows(entry: Entry, at: number, snapshot: JobSnapshot): PlainRo
       text: result.unitAssumed ? `${result.entered} ${result.unit}` : result.entered,
     };
   };
-  if (isFitKey(key)) return [fitRow(entry, key, number, pointer, base)];
+  if (isFitKey(key)) {
+    const row = fitRow(entry, key, number, pointer, base);
+    // Drawn with the other hand it says nothing of this one.
+    return [
+      key === 'weightTrial' ? { ...row, data: { kind: 'trial', hand: snapshot.archer.hand } } : row,
+    ];
+  }
   const value = setupValue(key);
   switch (value.kind) {
     case 'check':

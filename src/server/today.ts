@@ -1,6 +1,7 @@
 import { bowName } from '@/core/bow';
 import {
   dayOfMinute,
+  remeasureDay,
   stageStates,
   type JobSnapshot,
   type Ticket,
@@ -26,6 +27,10 @@ export function todayView(from: Db = db()): TodayView {
   const jobs = all.map(({ snapshot }) => snapshot);
   const openJobs = all.filter(({ snapshot }) => !snapshot.job.deliveredAt);
   const open = openJobs.map(({ snapshot }) => snapshot);
+  // Who was measured anew in a later job is asked back for that one.
+  const newest = new Map(
+    [...jobs].sort((a, b) => a.job.number - b.job.number).map(({ job }) => [job.archerId, job.id]),
+  );
   const calendar = calendarView(from, openJobs);
   const late = new Map(calendar.plan.late.map((entry) => [entry.jobId, entry]));
   const tickets = all.map((job) =>
@@ -58,11 +63,22 @@ export function todayView(from: Db = db()): TodayView {
       })),
     ].sort((a, b) => a.day.localeCompare(b.day)),
     comingBack: jobs
-      .flatMap(({ job, archer }) =>
-        job.deliveredAt
-          ? [{ day: comeBackDay(shop.timeZone, job.deliveredAt), name: archer.name, jobId: job.id }]
-          : [],
-      )
+      .flatMap(({ job, archer, fitReadings }) => {
+        const entry = { name: archer.name, jobId: job.id };
+        const measure = newest.get(archer.id) === job.id ? remeasureDay(archer, fitReadings) : null;
+        return [
+          ...(job.deliveredAt
+            ? [
+                {
+                  ...entry,
+                  day: comeBackDay(shop.timeZone, job.deliveredAt),
+                  why: 'visit' as const,
+                },
+              ]
+            : []),
+          ...(measure === null ? [] : [{ ...entry, day: measure, why: 'measure' as const }]),
+        ];
+      })
       .sort((a, b) => a.day.localeCompare(b.day)),
     unreadable,
     shopName: shop.name,

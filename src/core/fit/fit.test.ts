@@ -45,7 +45,7 @@ describe('draw length', () => {
 });
 
 describe('draw weight', () => {
-  const person = { ageBand: '16to59', build: 'medium', experience: 'none', injury: false } as const;
+  const person = { ageBand: '16to59', build: 'medium', experience: 'none', injury: 'no' } as const;
   const prior = priorMedianN(person);
 
   test('without trials the start lies well under the median', () => {
@@ -101,7 +101,7 @@ describe('draw weight', () => {
   });
 
   test('an injury starts lower', () => {
-    expect(priorMedianN({ ...person, injury: true })).toBeLessThan(prior);
+    expect(priorMedianN({ ...person, injury: 'yes' })).toBeLessThan(prior);
   });
 });
 

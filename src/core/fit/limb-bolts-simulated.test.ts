@@ -21,7 +21,7 @@ const START = drawWeight({
     ageBand: '16to59',
     build: 'medium',
     experience: 'some',
-    injury: false,
+    injury: 'no',
   }),
   trials: [
     { peakN: newton(222), outcome: 'smooth' },

@@ -3,11 +3,12 @@ import { N_PER_POUND, newton, type Newton } from '../units';
 /** Shop rule: the median weight (lb) somebody like this draws comfortably half the time. */
 export type AgeBand = 'under12' | '12to15' | '16to59' | 'from60';
 export type Build = 'slight' | 'medium' | 'strong';
-export type Experience = 'none' | 'some' | 'regular';
+export type Experience = 'none' | 'some' | 'returning' | 'regular';
+/** Something that hurts now, or did and is healed. */
+export type InjuryNow = 'no' | 'healed' | 'yes';
 
 /** Still growing: under sixteen. */
-export const isChild = (ageBand: AgeBand): boolean =>
-  ageBand === 'under12' || ageBand === '12to15';
+export const isChild = (ageBand: AgeBand): boolean => ageBand === 'under12' || ageBand === '12to15';
 
 export const AGE_BANDS: readonly { readonly id: AgeBand; readonly name: string }[] = [
   { id: 'under12', name: 'under 12' },
@@ -23,6 +24,7 @@ export const BUILDS: readonly { readonly id: Build; readonly name: string }[] = 
 export const EXPERIENCES: readonly { readonly id: Experience; readonly name: string }[] = [
   { id: 'none', name: 'first bow' },
   { id: 'some', name: 'shot a little' },
+  { id: 'returning', name: 'coming back after years' },
   { id: 'regular', name: 'shoots regularly' },
 ];
 
@@ -32,9 +34,15 @@ const MEDIAN_LB: Record<AgeBand, Record<Build, number>> = {
   '16to59': { slight: 38, medium: 48, strong: 58 },
   from60: { slight: 32, medium: 40, strong: 48 },
 };
-const EXPERIENCE_FACTOR: Record<Experience, number> = { none: 0.92, some: 1, regular: 1.12 };
+/** Who comes back knows how, and has not the back of then: they overbow themselves first of all. */
+const EXPERIENCE_FACTOR: Record<Experience, number> = {
+  none: 0.92,
+  some: 1,
+  returning: 0.95,
+  regular: 1.12,
+};
 /** An injury lowers the start; how far is the archer's and their doctor's affair. */
-const INJURY_FACTOR = 0.85;
+const INJURY_FACTOR: Record<InjuryNow, number> = { no: 1, healed: 0.93, yes: 0.85 };
 
 /** Log standard deviation of the prior, the same for everyone. */
 export const PRIOR_LOG_SD = 0.25;
@@ -43,13 +51,13 @@ export interface WeightPerson {
   readonly ageBand: AgeBand;
   readonly build: Build;
   readonly experience: Experience;
-  readonly injury: boolean;
+  readonly injury: InjuryNow;
 }
 
 export const priorMedianN = (person: WeightPerson): Newton =>
   newton(
     MEDIAN_LB[person.ageBand][person.build] *
       EXPERIENCE_FACTOR[person.experience] *
-      (person.injury ? INJURY_FACTOR : 1) *
+      INJURY_FACTOR[person.injury] *
       N_PER_POUND,
   );

@@ -1,3 +1,5 @@
+import { remeasureDay } from './archer-age';
+import { injuryNow } from './conversation';
 import type { JobSnapshot } from './types';
 
 export interface Caution {
@@ -35,18 +37,29 @@ export const HANDOVER_CAUTIONS: readonly Caution[] = [
 ];
 
 /** What to watch on the way, by what is known of the archer. */
-export function archerCautions({ archer, job }: JobSnapshot): Caution[] {
+export function archerCautions({ archer, job, fitReadings }: JobSnapshot): Caution[] {
   const list: Caution[] = [];
+  const words = archer.injury.trim();
   if (archer.minor) {
     list.push({
       id: 'minor',
       text: `A minor: ${archer.guardianName || 'the guardian'} decides, and is there when the bow is drawn.`,
     });
   }
-  if (archer.injury.trim() !== '') {
+  const again = remeasureDay(archer, fitReadings);
+  if (again !== null) {
+    list.push({
+      id: 'grows',
+      text: `Growing: the draw length is measured again by ${again}.`,
+    });
+  }
+  if (injuryNow(archer) !== 'no') {
     list.push({
       id: 'injury',
-      text: `Injury told: ${archer.injury.trim()}. Start lower, stop at the first pain; their doctor decides.`,
+      text:
+        archer.injured === 'healed'
+          ? `Healed${words && `: ${words}`}. Start low, watch the side that was hurt, stop at the first pain.`
+          : `Injury told${words && `: ${words}`}. Start lower, stop at the first pain; their doctor decides.`,
     });
   }
   if (archer.dominantEye !== 'unsure' && archer.dominantEye !== archer.hand) {

@@ -65,7 +65,7 @@ describe('the conversation', () => {
     ['release', { archer: { release: 'thumb' } }, 'A firm wall is looked for'],
     ['release', { archer: { release: 'backTension' } }, 'A softer wall'],
     ['release', { archer: { release: 'thumb', wall: 'either' } }, 'try both'],
-    ['injury', { archer: { injury: 'wrist' } }, 'lower; stop at the first pain'],
+    ['injury', { archer: { injured: 'yes', injury: 'wrist' } }, 'lower; stop at the first pain'],
     ['who', { archer: { minor: true } }, 'Guardian decides'],
     ['hand', { archer: { dominantEye: 'left' } }, 'do not match'],
     ['hand', { archer: { dominantEye: 'right' } }, 'Right-hand bows'],
@@ -83,7 +83,7 @@ describe('the conversation', () => {
     [
       'who',
       { archer: { phone: '0151', minor: true, guardianName: 'Gerd' } },
-      '0151, minor, with Gerd',
+      '0151, 16 or 17 years, minor, with Gerd',
     ],
     ['release', { archer: { release: 'index', wall: 'soft' } }, 'index finger, soft wall'],
   ])('%s is answered and says so', (id, changes, words) =>

@@ -1,6 +1,7 @@
 import { wantedWall } from '../bow';
-import { AGE_BANDS, BUILDS, EXPERIENCES, priorMedianN } from '../fit';
+import { BUILDS, EXPERIENCES, priorMedianN } from '../fit';
 import { write, writeMoney } from '../units';
+import { AGE_GROUPS, ageGroupOf, ageOn } from './archer-age';
 import { eyeTest, oldBowFigures, type FitReading } from './fit-readings';
 import { PURPOSES, type Archer, type Job, type JobSnapshot } from './types';
 
@@ -44,23 +45,36 @@ const named = <T extends string>(list: readonly { id: T; name: string }[], id: T
 
 const few = (...parts: (string | false | null)[]) => parts.filter(Boolean).join(', ');
 
+/** As the first trial takes it: what nobody was asked is none. */
+export const injuryNow = ({ injured }: Pick<Archer, 'injured'>) =>
+  injured === 'unknown' ? 'no' : injured;
+
 /** Median the first trial starts from; see fit/weight-prior.ts. */
 export const firstTrialN = (archer: Archer) =>
   priorMedianN({
     ageBand: archer.ageBand,
     build: archer.build,
     experience: archer.experience,
-    injury: archer.injury.trim() !== '',
+    injury: injuryNow(archer),
   });
+
+const INJURED = { unknown: 'none told', no: 'nothing hurts', yes: 'hurts now', healed: 'healed' };
+
+/** Years where the birth date is known, else about how old. */
+const ageText = (archer: Archer, today: string): string =>
+  archer.birthDay === null
+    ? `${named(AGE_GROUPS, ageGroupOf(archer))} years`
+    : `${ageOn(archer.birthDay, today)} years`;
 
 const RULES: readonly QuestionRule[] = [
   {
     id: 'who',
     given: ({ archer }) =>
       (archer.phone !== '' || archer.email !== '') && (!archer.minor || archer.guardianName !== ''),
-    answer: ({ archer }) =>
+    answer: ({ archer, today }) =>
       few(
         archer.phone || archer.email,
+        ageText(archer, today),
         archer.minor && `minor, with ${archer.guardianName || '?'}`,
       ),
     use: ({ archer }) =>
@@ -81,21 +95,18 @@ const RULES: readonly QuestionRule[] = [
     id: 'experience',
     given: () => false,
     answer: ({ archer }) =>
-      few(
-        named(EXPERIENCES, archer.experience),
-        named(AGE_BANDS, archer.ageBand),
-        `${named(BUILDS, archer.build)} build`,
-      ),
+      few(named(EXPERIENCES, archer.experience), `${named(BUILDS, archer.build)} build`),
     use: ({ archer, shop }) =>
       `The first trial is near ${write(firstTrialN(archer), 'force', shop.units, { decimals: 0 })}; drawing decides, not the table.`,
   },
   {
     id: 'injury',
-    given: ({ archer }) => archer.injury.trim() !== '',
-    answer: ({ archer }) => archer.injury.trim() || 'none told',
+    given: ({ archer }) => archer.injured !== 'unknown',
+    answer: ({ archer }) =>
+      few(INJURED[archer.injured], archer.injured !== 'no' && archer.injury.trim()),
     use: ({ archer, shop }) => {
-      if (archer.injury.trim() === '') return 'An injury lowers the first trial and is watched.';
-      const without = firstTrialN({ ...archer, injury: '' });
+      if (injuryNow(archer) === 'no') return 'An injury lowers the first trial and is watched.';
+      const without = firstTrialN({ ...archer, injured: 'no' });
       const less = without - firstTrialN(archer);
       return `The first trial starts ${write(less, 'force', shop.units, { decimals: 0 })} lower; stop at the first pain.`;
     },

@@ -16,7 +16,6 @@ import {
   isChild,
   limbBolts,
   postureEvidence,
-  priorMedianN,
   type BowCover,
   type DrawLengthResult,
   type DrawWeightResult,
@@ -37,6 +36,7 @@ import {
   type WorkPlan,
 } from '../route';
 import { gram, metre, mm, newton, turns, write, type Newton, type Turns } from '../units';
+import { firstTrialN } from './conversation';
 import { lengthReadings, oldBowFigures, postureLooks, weightTrials } from './fit-readings';
 import type { JobSnapshot } from './types';
 
@@ -158,10 +158,9 @@ function fitPosture({ fitReadings, shop }: JobSnapshot, fitLength: DrawLengthRes
 }
 
 function fitDrawWeight({ archer, fitReadings }: JobSnapshot): DrawWeightResult {
-  const { ageBand, build, experience, injury } = archer;
   return drawWeight({
-    priorMedianN: priorMedianN({ ageBand, build, experience, injury: injury.trim() !== '' }),
-    trials: weightTrials(fitReadings),
+    priorMedianN: firstTrialN(archer),
+    trials: weightTrials(fitReadings, archer),
   });
 }
 
@@ -172,7 +171,7 @@ function peakGoal(snapshot: JobSnapshot, fitWeight: DrawWeightResult) {
     const why = job.peakReason || 'no reason given';
     return { peakTargetN: newton(job.peakTargetN), peakReason: `The technician’s choice: ${why}` };
   }
-  const trials = weightTrials(snapshot.fitReadings).length;
+  const trials = weightTrials(snapshot.fitReadings, snapshot.archer).length;
   const { oldPeak } = oldBowFigures(snapshot.fitReadings);
   if (oldPeak !== undefined) return oldPeakGoal(newton(oldPeak), bow);
   if (trials === 0) return { peakTargetN: null, peakReason: 'No trial drawn yet' };
@@ -305,7 +304,7 @@ export function standingTurns(history: History): Turns | null {
 
 /** Whether a bow covers this job's fit; what is not measured yet is left out of the judgement. */
 export function jobBowCover(bow: BowRecord, snapshot: JobSnapshot, derived: JobDerived): BowCover {
-  const tried = weightTrials(snapshot.fitReadings).length > 0;
+  const tried = weightTrials(snapshot.fitReadings, snapshot.archer).length > 0;
   const { oldPeak } = oldBowFigures(snapshot.fitReadings);
   return bowCover(bow, {
     drawLengthMm: derived.fitLength?.drawLengthMm ?? null,

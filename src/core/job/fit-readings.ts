@@ -15,6 +15,7 @@ import {
   type TrialOutcome,
   type WeightTrial,
 } from '../fit';
+import type { Hand } from '../bow';
 import { mm, newton, type Mm } from '../units';
 
 export type PostureKey = `posture.${PosturePlace}`;
@@ -33,6 +34,8 @@ export interface FitReading {
   readonly si2: number | null;
   /** How a weight trial went; null for every other reading. */
   readonly outcome: TrialOutcome | null;
+  /** The hand a weight trial was drawn with; null where that was not kept. */
+  readonly hand: Hand | null;
   /** What was seen, of posture and eye. */
   readonly choice: string | null;
   readonly entered: string;
@@ -78,10 +81,17 @@ export const lengthReadings = (readings: Readings): DrawLengthReading[] => {
   );
 };
 
-export const weightTrials = (readings: Readings): WeightTrial[] =>
-  readings.flatMap(({ key, si, outcome }) =>
-    key === 'weightTrial' && outcome && si !== null ? [{ peakN: newton(si), outcome }] : [],
-  );
+/** Trials of the hand they shoot with: the other arm says nothing of this one. */
+export const weightTrials = (readings: Readings, { hand }: { hand: Hand }): WeightTrial[] =>
+  readings.flatMap((reading) => {
+    const { key, si, outcome } = reading;
+    return key === 'weightTrial' && outcome && si !== null && isOfHand(reading, hand)
+      ? [{ peakN: newton(si), outcome }]
+      : [];
+  });
+
+export const isOfHand = (reading: Pick<FitReading, 'hand'>, hand: Hand): boolean =>
+  reading.hand === null || reading.hand === hand;
 
 /** The newest look: the bow in hand, and what was seen since it was noted. */
 export function postureLooks(readings: Readings): {

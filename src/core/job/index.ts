@@ -7,6 +7,7 @@ export * from './entry';
 export * from './today';
 export * from './planned-days';
 export * from './fit-readings';
+export * from './archer-age';
 export * from './conversation';
 export * from './draw-off-setup';
 export * from './arrow-ground';

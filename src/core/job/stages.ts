@@ -56,7 +56,7 @@ const BY_STAGE: Record<Stage, StageRule> = {
         fitLength !== null && !fitLength.disagree && fitLength.apart === null,
         'draw-length methods that agree',
       ],
-      [weightTrials(snapshot.fitReadings).length >= 1, 'a weight trial'],
+      [weightTrials(snapshot.fitReadings, snapshot.archer).length >= 1, 'a weight trial'],
     ]),
   bow: (snapshot, { plan, context }) => {
     const steps = plan.steps.filter((step) => step.template.stage === 'bow');

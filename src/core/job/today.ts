@@ -49,6 +49,8 @@ export interface TodayView {
     readonly day: string;
     readonly name: string;
     readonly jobId: string;
+    /** The second visit, or a growing archer measured again. */
+    readonly why: 'visit' | 'measure';
   }[];
   /** Jobs whose record is damaged; the others stand above. */
   readonly unreadable: readonly UnreadableJob[];

@@ -31,6 +31,7 @@ import type { ShopUnits } from '../units';
 import type { FitReading } from './fit-readings';
 
 export type Eye = 'right' | 'left' | 'unsure';
+export type Injured = 'unknown' | 'no' | 'yes' | 'healed';
 export type Purpose = ShootingPurpose;
 
 export const PURPOSES: readonly { readonly id: Purpose; readonly name: string }[] = [
@@ -50,10 +51,15 @@ export interface Archer {
   readonly guardianPhone: string;
   readonly hand: Hand;
   readonly dominantEye: Eye;
+  /** Of the birth date where that is known. */
   readonly ageBand: AgeBand;
+  /** YYYY-MM-DD; null where it was not told. */
+  readonly birthDay: string | null;
   readonly build: Build;
   readonly experience: Experience;
-  /** Injuries in the archer's own words; empty is none told. */
+  /** Whether something hurts now, or did and is healed. */
+  readonly injured: Injured;
+  /** What it is, in the archer's own words. */
   readonly injury: string;
   readonly eyesight: string;
   readonly release: ReleaseType | 'unknown';

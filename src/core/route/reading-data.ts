@@ -1,3 +1,4 @@
+import type { Hand } from '../bow';
 /** A hit on the target, from the aim, seen by the archer, mm. */
 export interface HitPoint {
   readonly rightMm: number;
@@ -14,6 +15,8 @@ export interface SpeedShot {
 
 /** What a reading was made from, beyond its one or two numbers. */
 export type ReadingData =
+  /** A weight trial: the hand it was drawn with. */
+  | { readonly kind: 'trial'; readonly hand: Hand }
   /** A tear: how far the paper hung from the archer. */
   | { readonly kind: 'tear'; readonly distanceM: number }
   /** A group at one distance, with where the pin stood below the first one. */

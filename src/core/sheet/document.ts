@@ -3,6 +3,7 @@ import { methodEntry } from '../fit';
 import {
   HANDOVER_CAUTIONS,
   isMethod,
+  isOfHand,
   jobMarks,
   loopCounts,
   markDistances,
@@ -210,7 +211,9 @@ export function sheetDocument(
 function fitPart(snapshot: JobSnapshot, derived: JobDerived) {
   const { fitReadings, job, shop } = snapshot;
   const { fitLength, fitWeight } = derived;
-  const trials = fitReadings.filter((reading) => reading.key === 'weightTrial');
+  const trials = fitReadings.filter(
+    (reading) => reading.key === 'weightTrial' && isOfHand(reading, snapshot.archer.hand),
+  );
   return {
     drawLengthMm: fitLength?.drawLengthMm ?? null,
     loopCounts: loopCounts({ job, shop }),

@@ -1,4 +1,12 @@
-import { MOST_DAYS_AHEAD, plannedDayFault, type Archer, type Job, type Shop } from '@/core/job';
+import {
+  birthDayFault,
+  MOST_DAYS_AHEAD,
+  plannedDayFault,
+  type Archer,
+  type Injured,
+  type Job,
+  type Shop,
+} from '@/core/job';
 import { updateArcher, updateJob, jobById } from '@/data/jobs';
 import { addDays } from '@/core/units';
 import { shopDay } from '../clock';
@@ -34,13 +42,34 @@ export function checkPlannedDays(
   }
 }
 
+/** A birth date is one somebody can have who draws a bow. */
+export function checkBirthDay(
+  birthDay: string | null | undefined,
+  today: string,
+  pointer: string,
+): void {
+  const fault = birthDay ? birthDayFault(birthDay, today) : null;
+  if (fault) throw cannot('birth-day', fault, `${pointer}/birthDay`);
+}
+
+/** Words of an injury nobody was asked about before mean that there is one. */
+export const withInjury = <A extends { readonly injured?: Injured; readonly injury?: string }>(
+  before: Pick<Archer, 'injured'>,
+  archer: A,
+): A =>
+  archer.injury?.trim() && archer.injured === undefined && before.injured === 'unknown'
+    ? { ...archer, injured: 'yes' }
+    : archer;
+
 const GONE_PAST = ['asked', 'skipped'];
 
 /** What the archer answered. */
 export const ANSWERS = {
-  setAnswers({ archer, job }, { db, snapshot }) {
+  setAnswers({ archer: said, job }, { db, snapshot }) {
     const before = snapshot.archer;
+    const archer = said && withInjury(before, said);
     checkPlannedDays(job ?? {}, snapshot, '/command/job');
+    checkBirthDay(archer?.birthDay, snapshot.today, '/command/archer');
     if (archer && Object.keys(archer).length > 0)
       updateArcher(db, { ...before, ...archer } as Archer);
     if (job && Object.keys(job).length > 0)

@@ -8,7 +8,7 @@ import { randomUUID } from 'node:crypto';
 import { shopSettings } from '@/data/settings';
 import { nowIso, shopDay } from '../clock';
 import { invalid, notFound } from '../problem';
-import { checkPlannedDays } from './answers';
+import { checkBirthDay, checkPlannedDays, withInjury } from './answers';
 import { loadSnapshot } from '../snapshot';
 
 const checkNewJob = checker(NewJobRequest);
@@ -24,6 +24,8 @@ const BLANK_ARCHER: Omit<Archer, 'id' | 'name'> = {
   ageBand: '16to59',
   build: 'medium',
   experience: 'none',
+  birthDay: null,
+  injured: 'unknown',
   injury: '',
   eyesight: '',
   release: 'unknown',
@@ -52,8 +54,14 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       );
     const shop = shopSettings(on);
     checkPlannedDays(job, { job: {}, today: shopDay(shop.timeZone), shop }, '/job');
+    checkBirthDay(archer.birthDay, shopDay(shop.timeZone), '/archer');
     if (!known)
-      insertArcher(on, { ...BLANK_ARCHER, ...archer, id, name: archer.name!.trim() } as Archer);
+      insertArcher(on, {
+        ...BLANK_ARCHER,
+        ...withInjury(BLANK_ARCHER, archer),
+        id,
+        name: archer.name!.trim(),
+      } as Archer);
     const at = nowIso();
     const record: Job = {
       id: randomUUID(),

@@ -66,7 +66,7 @@ describe('the ruler of estimates', () => {
 });
 
 describe('the weight curve', () => {
-  const trials = weightTrials(A_FIT);
+  const trials = weightTrials(A_FIT, { hand: 'right' });
   const result = drawWeight({ priorMedianN: newton(200), trials });
   test('shows the start weight once a trial was made', () => {
     const { container } = render(

@@ -106,10 +106,10 @@ export function TodayPage({ view }: { view: TodayView }) {
           <section>
             <h3 className="block-title">{w.comingBack}</h3>
             <ul className="rows day-rows">
-              {view.comingBack.map(({ day, name, jobId }) => (
-                <li key={jobId}>
+              {view.comingBack.map(({ day, name, jobId, why }) => (
+                <li key={`${jobId} ${why}`}>
                   <span className="figure">{plainDay(day)}</span>
-                  <span className="soft">{w.checks}</span>
+                  <span className="soft">{why === 'visit' ? w.checks : w.grows}</span>
                   <Link href={`/jobs/${jobId}`}>{name}</Link>
                 </li>
               ))}

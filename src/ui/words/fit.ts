@@ -106,6 +106,7 @@ export const fit = {
   holdStop: 'Stop',
   holdLabel: 'Held at full draw',
   holdClear: 'Clear',
+  otherHand: (hand: string) => `${hand}-handed: does not count`,
   held: (seconds: string) => `held ${seconds} s`,
   stopSigns: 'Stop at once at',
   stopSignList: [

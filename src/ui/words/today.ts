@@ -17,6 +17,7 @@ export const today = {
   plan: 'Plan of the day by station',
   steps: (n: number) => (n === 1 ? '1 step' : `${n} steps`),
   withArcher: 'with archer',
+  grows: 'draw length again',
   arriving: 'Arriving',
   noArriving: 'Nothing is on its way.',
   comingBack: 'Coming back',

@@ -24,7 +24,7 @@ const ORDER = { fits: 0, nearly: 1, out: 2 };
 /** The shop's bows, those that cover the fit first, the others with the reason they do not. */
 export function ChooseBow({ offers }: { offers: readonly BowOffer[] }) {
   const { snapshot, derived } = useJob();
-  const trials = weightTrials(snapshot.fitReadings).length;
+  const trials = weightTrials(snapshot.fitReadings, snapshot.archer).length;
   const rows = offers
     .map((offer) => ({ offer, cover: jobBowCover(offer.bow, snapshot, derived) }))
     .sort(

@@ -21,7 +21,6 @@ import {
   loopCounts,
   readOptionsFor,
   type FitReading,
-  type JobSnapshot,
 } from '@/core/job';
 import { mm, read, write, writeSpread } from '@/core/units';
 import { DrawLengthRuler } from '../../drawings/DrawLengthRuler';
@@ -66,7 +65,11 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
     const answer = read(entered, options);
     if (!answer.ok) return { message: answer.message, pointer: '' };
     const reading = { method, valueMm: mm(answer.si) };
-    const doubt = doubtful(reading, isChild(snapshot.archer.ageBand) ? 'child' : 'adult', loopCounts(snapshot));
+    const doubt = doubtful(
+      reading,
+      isChild(snapshot.archer.ageBand) ? 'child' : 'adult',
+      loopCounts(snapshot),
+    );
     if (doubt) {
       const length = write(doubt.drawLengthMm, 'length', units);
       const who = isChild(snapshot.archer.ageBand) ? 'child' : 'adult';
@@ -201,7 +204,7 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
           { id: 'stretch', text: w.watch.stretch },
           { id: 'safe', text: w.watch.safe },
           { id: 'tooLong', text: w.watch.tooLong },
-          ...archerCautions(snapshot).filter(({ id }) => id === 'injury' || id === 'minor'),
+          ...archerCautions(snapshot).filter(({ id }) => ['injury', 'minor', 'grows'].includes(id)),
         ]}
       />
     </>

@@ -5,12 +5,11 @@ import type { BowRecord } from '@/core/bow';
 import {
   growthPlan,
   HOLD_TEST,
-  priorMedianN,
   type DrawWeightResult,
   type TrialOutcome,
   isChild,
 } from '@/core/fit';
-import { archerCautions, readOptionsFor, weightTrials } from '@/core/job';
+import { archerCautions, readOptionsFor, weightTrials, firstTrialN, isOfHand } from '@/core/job';
 import { write } from '@/core/units';
 import { WeightCurve } from '../../drawings/WeightCurve';
 import { WithFractions } from '../../fields/Figure';
@@ -31,7 +30,7 @@ export function DrawWeight() {
   const { shop, archer, fitReadings } = snapshot;
   const units = shop.units;
   const { fitWeight } = derived;
-  const trials = weightTrials(fitReadings);
+  const trials = weightTrials(fitReadings, archer);
   const rows = fitReadings.filter((reading) => reading.key === 'weightTrial');
   const entered = useRef('');
   const [held, hold] = useState<number | null>(null);
@@ -54,8 +53,7 @@ export function DrawWeight() {
   // them again.
   const [agreed, setAgreed] = useState(0);
   const hurt = trials.slice(agreed).some(({ outcome }) => outcome === 'pain');
-  const { ageBand, build, experience } = archer;
-  const prior = priorMedianN({ ageBand, build, experience, injury: archer.injury.trim() !== '' });
+  const prior = firstTrialN(archer);
   return (
     <>
       <main className="work">
@@ -87,7 +85,10 @@ export function DrawWeight() {
                   <span className="tag" data-kind={tagOf(reading.outcome!)}>
                     {w.outcomeNames[reading.outcome!]}
                   </span>
-                  <span>{reading.si2 !== null && w.held(secondsText(reading.si2))}</span>
+                  <span>
+                    {reading.si2 !== null && w.held(secondsText(reading.si2))}
+                    {!isOfHand(reading, archer.hand) && w.otherHand(reading.hand!)}
+                  </span>
                   <span className="small soft trial-who">
                     {reading.who}, {whenText(reading.at, shop.timeZone, snapshot.today)}
                   </span>
@@ -164,7 +165,7 @@ function Growth({ bow }: { bow: BowRecord }) {
   if (peakN === null) return null;
   const say = (n: number) => write(n, 'force', shop.units, { decimals: 0 });
   const child = isChild(archer.ageBand);
-  const hard = weightTrials(fitReadings).filter(({ outcome }) => outcome !== 'smooth');
+  const hard = weightTrials(fitReadings, archer).filter(({ outcome }) => outcome !== 'smooth');
   const strainedN = hard.length > 0 ? Math.min(...hard.map((trial) => trial.peakN)) : null;
   const isStrained = strainedN !== null && strainedN < bow.maxPeakN;
   const plan = growthPlan(peakN, bow.maxPeakN, job.promisedDay ?? today, {

@@ -43,7 +43,7 @@ function useValues(): Readonly<Record<FitPart, ReactNode>> {
     ),
     posture: w.postureShort[posture.contradiction ? 'contradiction' : posture.asks],
     weight:
-      weightTrials(fitReadings).length > 0 ? (
+      weightTrials(fitReadings, archer).length > 0 ? (
         <Figure
           si={fitWeight.startN}
           quantity="force"

@@ -74,9 +74,7 @@ function PackageHead({ one, answer }: { one: KitPackage; answer: PackagesAnswer 
         name={w.kinds[one.kind]}
         strong={one.kind === 'balanced'}
       />
-      {one.cautions.length + one.unsure.length === 0 && (
-        <p className="small">{w.nothingAgainst}</p>
-      )}
+      {one.cautions.length + one.unsure.length === 0 && <p className="small">{w.nothingAgainst}</p>}
       <Said title={w.cautions(one.cautions.length)} texts={one.cautions} warn />
       <Said title={w.unsure(one.unsure.length)} texts={one.unsure} />
     </header>

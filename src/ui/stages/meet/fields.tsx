@@ -1,8 +1,17 @@
 'use client';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { PURPOSES, type Archer, type QuestionId } from '@/core/job';
-import { AGE_BANDS, BUILDS, EXPERIENCES } from '@/core/fit';
+import {
+  AGE_GROUPS,
+  ageGroupOf,
+  ageOn,
+  birthDayFault,
+  ofAgeGroup,
+  PURPOSES,
+  type Archer,
+  type QuestionId,
+} from '@/core/job';
+import { BUILDS, EXPERIENCES } from '@/core/fit';
 import { read, readMoney, write, writeMoney, type ReadOptions } from '@/core/units';
 import { Choice } from '../../fields/Choice';
 import { dayText } from '../../fields/dates';
@@ -68,18 +77,41 @@ function ArcherChoice<F extends keyof Archer>({
   );
 }
 
+/** When they were born; where that is not told, about how old. Being of age follows from it. */
+function Age() {
+  const { archer, today } = useJob().snapshot;
+  const set = useAnswer().archer;
+  const years = archer.birthDay && ageOn(archer.birthDay, today);
+  return (
+    <>
+      <TextAnswer
+        id="birth-day"
+        label={w.born}
+        type="date"
+        value={archer.birthDay ?? ''}
+        hint={years === null || years === '' ? w.bornHint : w.years(years, archer.minor)}
+        check={(text) => (text === '' ? null : birthDayFault(text, today))}
+        onSave={(text) => set({ birthDay: text || null })}
+      />
+      {archer.birthDay === null && (
+        <Choice
+          wide
+          label={w.aboutAge}
+          value={ageGroupOf(archer)}
+          options={AGE_GROUPS}
+          onChange={(group) => void set(ofAgeGroup(group))}
+        />
+      )}
+    </>
+  );
+}
+
 function Who() {
   const { archer } = useJob().snapshot;
-  const set = useAnswer().archer;
   return (
     <>
       <ArcherField field="name" check={(value) => (value.trim() === '' ? w.nameMissing : null)} />
-      <Choice
-        label={w.age}
-        value={archer.minor ? 'minor' : 'adult'}
-        options={w.ages}
-        onChange={(value) => void set({ minor: value === 'minor' })}
-      />
+      <Age />
       <ArcherField field="phone" type="tel" />
       <ArcherField
         field="email"
@@ -114,7 +146,6 @@ function Purpose() {
 const Experience = () => (
   <>
     <ArcherChoice wide field="experience" label={w.experience} options={EXPERIENCES} />
-    <ArcherChoice field="ageBand" label={w.ageBand} options={AGE_BANDS} wide />
     <ArcherChoice field="build" label={w.build} options={BUILDS} />
   </>
 );
@@ -128,6 +159,20 @@ function HandAndEye() {
       <Link className="wide" href={href('fit', { part: 'eye' })} prefetch={false}>
         {w.testEye}
       </Link>
+    </>
+  );
+}
+
+function Injury() {
+  const { injured } = useJob().snapshot.archer;
+  return (
+    <>
+      <ArcherChoice wide field="injured" label={w.injured} options={w.injuredOptions} />
+      {injured !== 'no' && (
+        <div className="wide stack">
+          <ArcherField field="injury" />
+        </div>
+      )}
     </>
   );
 }
@@ -334,11 +379,7 @@ export const FIELDS: Readonly<Record<QuestionId, () => ReactNode>> = {
   who: Who,
   purpose: Purpose,
   experience: Experience,
-  injury: () => (
-    <div className="wide stack">
-      <ArcherField field="injury" />
-    </div>
-  ),
+  injury: Injury,
   hand: HandAndEye,
   distance: Distance,
   light: Light,
