@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
 import { BOW_FORMAT, readBowFile, writeBowFile, type RowFault } from '@/contracts/bow-csv';
 import { mergeCells, readForm, rowChange, type RowChange } from '@/contracts/csv';
-import { bowName, type BowRecord } from '@/core/bow';
+import { bowName, OWN_BOW_ID, type BowRecord } from '@/core/bow';
 import { db, type Db } from '@/data/db';
 import { allBows, bowById, insertBow, updateBow } from '@/data/stock';
 import { notOverwritten } from './part-stock';
@@ -84,6 +84,8 @@ export function saveBow(id: string, body: unknown, on: Db = db()): BowRecord {
     cells: Record<string, string>;
     seen?: Record<string, string>;
   };
+  if (id === OWN_BOW_ID)
+    throw invalid([{ pointer: '', detail: 'that id is kept for the archer’s own bow' }]);
   const known = bowById(on, id);
   const merged = known ? notOverwritten(mergeCells(BOW_FORMAT, known, cells, seen)) : cells;
   const { record: bow, faults } = readForm({ ...merged, id }, BOW_FORMAT);

@@ -40,6 +40,9 @@ export interface DrawOff {
   readonly marks: readonly DrawOffMark[];
 }
 
+/** The bow the archer brought, drawn beside the shop's; no bow of the shop has this id. */
+export const OWN_BOW_ID = '::own';
+
 export const DRAW_OFF_LEAST = 2;
 export const DRAW_OFF_MOST = 5;
 

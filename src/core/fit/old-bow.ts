@@ -8,6 +8,7 @@ export type OldBowKey =
   | 'oldPeak'
   | 'oldHolding'
   | 'oldBrace'
+  | 'oldAxle'
   | 'oldMass';
 
 export interface OldBowEntry {
@@ -78,6 +79,15 @@ export const OLD_BOW: readonly OldBowEntry[] = [
     max: 300,
   },
   {
+    key: 'oldAxle',
+    name: 'Axle to axle',
+    how: 'Middle of the top axle to the middle of the bottom one, bow at rest',
+    use: 'held against the bows drawn beside it',
+    quantity: 'length',
+    min: 500,
+    max: 1300,
+  },
+  {
     key: 'oldMass',
     name: 'Mass, as it is shot',
     how: 'With sight, rest, quiver and bars as they use it',
@@ -92,3 +102,9 @@ export const isOldBowKey = (key: string): key is OldBowKey =>
   OLD_BOW.some((entry) => entry.key === key);
 
 export type OldBowFigures = Partial<Record<OldBowKey, number>>;
+
+/** Let-off of the old bow from its two weights, 0 to 1; null where one is missing or they contradict. */
+export function oldLetOff({ oldPeak, oldHolding }: OldBowFigures): number | null {
+  if (oldPeak === undefined || oldHolding === undefined || oldHolding >= oldPeak) return null;
+  return 1 - oldHolding / oldPeak;
+}

@@ -204,7 +204,7 @@ const RULES: readonly QuestionRule[] = [
     id: 'notes',
     given: ({ job }) => job.notes.trim() !== '',
     answer: ({ job }) => job.notes.trim(),
-    use: () => 'Stands here and nowhere else.',
+    use: () => 'Stands beside the work, on every stage.',
   },
 ];
 
@@ -263,5 +263,6 @@ export const TAKEN_OVER: Readonly<Record<string, FitReading['key']>> = {
   peepTrueHeight: 'oldPeepTrueHeight',
   peepToPin: 'oldPeepToPin',
   braceHeight: 'oldBrace',
+  axleToAxle: 'oldAxle',
   bowMass: 'oldMass',
 };

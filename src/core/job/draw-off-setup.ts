@@ -1,5 +1,12 @@
-import { drawLengthSteps, launchSpeed, moduleLabel, type BowRecord } from '../bow';
-import { chooseModule, limbBolts, toQuarterTurns } from '../fit';
+import {
+  bowName,
+  drawLengthSteps,
+  launchSpeed,
+  moduleLabel,
+  OWN_BOW_ID,
+  type BowRecord,
+} from '../bow';
+import { chooseModule, limbBolts, oldLetOff, toQuarterTurns, type OldBowFigures } from '../fit';
 import { itemOf } from '../kit';
 import { gram, newton, type Gram, type Mm, type Mps, type Newton, type Turns } from '../units';
 import { weighings, type JobDerived } from './derive';
@@ -56,6 +63,45 @@ export function drawOffSetup(bow: BowRecord, derived: JobDerived): DrawOffSetup 
         ? null
         : speedOf(bow, step, targetN, arrowG(derived, targetN)),
   };
+}
+
+/** A bow of a draw-off as it stands in the line. */
+export interface DrawnBow {
+  readonly id: string;
+  readonly name: string;
+  readonly short: string;
+  /** Null for the bow the archer brought. */
+  readonly bow: BowRecord | null;
+  readonly axleToAxleMm: number | null;
+  /** 0 to 1; null where not known. */
+  readonly letOff: number | null;
+}
+
+export const OWN_BOW_NAME = 'their own bow';
+
+const ownBow = (old: OldBowFigures): DrawnBow => ({
+  id: OWN_BOW_ID,
+  name: OWN_BOW_NAME,
+  short: OWN_BOW_NAME,
+  bow: null,
+  axleToAxleMm: old.oldAxle ?? null,
+  letOff: oldLetOff(old),
+});
+
+/** The bows of a draw-off in their order; null where one of them is no longer in the shop. */
+export function drawnBows(
+  ids: readonly string[],
+  bows: readonly BowRecord[],
+  old: OldBowFigures,
+): DrawnBow[] | null {
+  const list = ids.map((id): DrawnBow | null => {
+    if (id === OWN_BOW_ID) return ownBow(old);
+    const bow = bows.find((one) => one.id === id);
+    if (!bow) return null;
+    const { model, axleToAxleMm, letOff } = bow;
+    return { id, name: bowName(bow), short: model, bow, axleToAxleMm, letOff };
+  });
+  return list.every((drawn) => drawn !== null) ? list : null;
 }
 
 const arrowG = ({ kit }: JobDerived, peakN: Newton): Gram =>

@@ -313,7 +313,11 @@ describe('cautions', () => {
   test('none for an adult without a story', () => expect(archerCautions(aSnapshot())).toEqual([]));
   test.each([
     ['a minor', { archer: { minor: true, guardianName: 'Femke' } }, 'Femke decides'],
-    ['an injury', { archer: { injured: 'yes', injury: 'left shoulder' } }, 'Injury told: left shoulder'],
+    [
+      'an injury',
+      { archer: { injured: 'yes' as const, injury: 'left shoulder' } },
+      'Injury told: left shoulder',
+    ],
     ['hand and eye apart', { archer: { dominantEye: 'left' as const } }, 'Right hand but left eye'],
     ['hunting', { job: { purpose: 'hunting' as const } }, 'set by the authority'],
   ])('%s', (_, changes, text) => {

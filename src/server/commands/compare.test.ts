@@ -1,6 +1,7 @@
 import { aBow } from '@/core/__tests__/fixtures';
-import { drawnNow, drawOffOrder, forceCurvePoints } from '@/core/bow';
-import { derive, speedInput, type JobSnapshot } from '@/core/job';
+import { drawnNow, drawOffOrder, forceCurvePoints, OWN_BOW_ID, rankDrawOff } from '@/core/bow';
+import { oldLetOff } from '@/core/fit';
+import { derive, drawnBows, oldBowFigures, speedInput, type JobSnapshot } from '@/core/job';
 import { mm, newton } from '@/core/units';
 import { openDb, type Db } from '@/data/db';
 import { newestCurves } from '@/data/curves';
@@ -55,6 +56,36 @@ describe('the draw-off', () => {
     send({ name: 'undo' });
     send({ name: 'undo' });
     expect(job.job.drawOff).toMatchObject({ speedCounts: false, marks: [] });
+  });
+  test('their own bow is drawn beside the shop’s, with its length and its let-off', () => {
+    send({
+      name: 'takeReadings',
+      readings: [
+        { key: 'oldPeak', entered: '50 lb' },
+        { key: 'oldHolding', entered: '10 lb' },
+        { key: 'oldAxle', entered: '33 in' },
+      ],
+    });
+    send({ name: 'startDrawOff', bowIds: ['a', OWN_BOW_ID] });
+    send(mark('grip', 'a', OWN_BOW_ID, OWN_BOW_ID));
+    const drawn = drawnBows(
+      job.job.drawOff!.bowIds,
+      ['a', 'b'].map((id) => aBow({ id })),
+      oldBowFigures(job.fitReadings),
+    )!;
+    const own = drawn.find(({ id }) => id === OWN_BOW_ID)!;
+    expect(own).toMatchObject({ name: 'their own bow', bow: null });
+    expect(own.axleToAxleMm).toBeCloseTo(838.2, 6);
+    expect(own.letOff).toBeCloseTo(0.8, 6);
+    expect(drawn.find(({ id }) => id === 'a')).toMatchObject({ letOff: aBow().letOff });
+    const ranking = rankDrawOff(job.job.drawOff!, { a: 90 });
+    expect(ranking.ok && ranking.places[0]!.bowId).toBe(OWN_BOW_ID);
+  });
+  test('no let-off where a weight is missing or they contradict; none where a bow is gone', () => {
+    expect(oldLetOff({ oldPeak: 200 })).toBeNull();
+    expect(oldLetOff({ oldPeak: 100, oldHolding: 120 })).toBeNull();
+    expect(drawnBows(['gone', OWN_BOW_ID], [], {})).toBeNull();
+    expect(drawnBows([OWN_BOW_ID], [], {})).toMatchObject([{ axleToAxleMm: null, letOff: null }]);
   });
   test('a bow more keeps the marks; a bow less keeps its marks for when it comes back', () => {
     send({ name: 'startDrawOff', bowIds: ['a', 'b'] });

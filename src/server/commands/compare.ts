@@ -4,6 +4,7 @@ import {
   curveDoubts,
   curveFacts,
   drawOffOrder,
+  OWN_BOW_ID,
   drawnNow,
   rankDrawOff,
   type DrawOff,
@@ -22,6 +23,8 @@ export const COMPARE = {
     const { db, snapshot } = work;
     const { hand } = snapshot.archer;
     for (const [i, id] of bowIds.entries()) {
+      // Their own is of their hand, and set as they shoot it.
+      if (id === OWN_BOW_ID) continue;
       const bow = bowById(db, id);
       const at = `/command/bowIds/${i}`;
       if (!bow) throw cannot('unknown-bow', `There is no bow “${id}” in the shop.`, at);

@@ -1,10 +1,36 @@
 import type { ReactNode } from 'react';
-import { frame } from '../words';
+import { frame, meet } from '../words';
+import { useJob } from './JobProvider';
+import { useStage } from './useStage';
 
 export interface WatchItem {
   readonly id: string;
   readonly text: string;
   readonly stop?: boolean;
+}
+
+/** What was said in Meet and belongs to no figure: it is read where the work is done. */
+function FromMeet() {
+  const { snapshot } = useJob();
+  const { stage } = useStage();
+  const { job, archer } = snapshot;
+  const said = [
+    job.notes.trim() && { name: meet.notes, text: job.notes.trim() },
+    archer.eyesight.trim() && { name: meet.eyesight, text: archer.eyesight.trim() },
+  ].filter((entry) => entry !== '');
+  if (stage === 'meet' || said.length === 0) return null;
+  return (
+    <section>
+      <h2>{frame.fromMeet}</h2>
+      <ul>
+        {said.map(({ name, text }) => (
+          <li key={name}>
+            <span className="soft">{name}:</span> {text}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }
 
 /** At the right: why this number, and what to look out for now. */
@@ -43,6 +69,7 @@ export function Margin({
           </ul>
         </section>
       )}
+      <FromMeet />
     </aside>
   );
 }

@@ -4,6 +4,13 @@ export const drawOff = {
     'Which bows are drawn? Two to five; they are set alike and come in the archer’s own order.',
   howMany: 'Choose two to five bows.',
   start: (n: number) => `Draw ${n} ${n === 1 ? 'bow' : 'bows'}`,
+  own: 'Their own bow',
+  ownHow: 'as they shoot it; its weights and lengths are measured in Fit',
+  asShot: (weight: string | null) =>
+    weight === null ? 'As they shoot it; weigh it in Fit.' : `As they shoot it, ${weight}.`,
+  letOff: (percent: number) => `${percent} % let-off`,
+  letOffUnknown: 'let-off not known',
+  axleUnknown: 'length not measured',
   lineUp: 'In this order',
   module: (step: string, label: string | null, topLabel: string | null, cams: number) => {
     const both = cams > 1 ? ' on both cams' : '';

@@ -18,6 +18,7 @@ export const frame = {
   stages: 'Stages of the job',
   map: 'Bow map',
   margin: 'Reasons and cautions',
+  fromMeet: 'Said in Meet',
   because: 'Because',
   watch: 'Watch',
   nothingAgain: 'Nothing to do again.',

@@ -7,13 +7,14 @@ import {
   DRAW_OFF_LEAST,
   DRAW_OFF_MOST,
   drawnNow,
+  OWN_BOW_ID,
   rankDrawOff,
   type BowRecord,
   type DrawOff,
   type DrawOffRanking,
 } from '@/core/bow';
 import type { BowCover } from '@/core/fit';
-import { drawOffSetup, jobBowCover } from '@/core/job';
+import { drawnBows, drawOffSetup, jobBowCover, oldBowFigures, type DrawnBow } from '@/core/job';
 import { write } from '@/core/units';
 import { Choice } from '../../fields/Choice';
 import { WithFractions } from '../../fields/Figure';
@@ -30,13 +31,14 @@ export function DrawOffPart({ bows }: { bows: readonly BowRecord[] }) {
   const { snapshot } = useJob();
   const { drawOff } = snapshot.job;
   const [choosing, setChoosing] = useState(false);
-  const known = drawOff?.bowIds.every((id) => bows.some((bow) => bow.id === id));
+  const old = oldBowFigures(snapshot.fitReadings);
+  const drawn = drawOff && drawnBows(drawOff.bowIds, bows, old);
   return (
     <>
       <main className="work">
         <BowParts current="drawOff" />
-        {drawOff && known && !choosing ? (
-          <Running drawOff={drawOff} bows={bows} onChange={() => setChoosing(true)} />
+        {drawOff && drawn && !choosing ? (
+          <Running drawOff={drawOff} list={drawn} onChange={() => setChoosing(true)} />
         ) : (
           <ChooseBows bows={bows} onStarted={() => setChoosing(false)} />
         )}
@@ -98,6 +100,19 @@ function ChooseBows({ bows, onStarted }: { bows: readonly BowRecord[]; onStarted
             </button>
           </li>
         ))}
+        <li>
+          <button
+            type="button"
+            className="pick"
+            aria-pressed={ids.includes(OWN_BOW_ID)}
+            onClick={() => toggle(OWN_BOW_ID)}
+          >
+            <span className="pick-box" aria-hidden />
+            <b>{w.own}</b>
+            <span />
+            <span className="soft">{w.ownHow}</span>
+          </button>
+        </li>
       </ul>
       <div className="actions">
         <Button variant="contained" onClick={() => void start()}>
@@ -122,20 +137,20 @@ function preselected(covers: readonly BowCover[], own: string | null): string[] 
 
 function Running({
   drawOff,
-  bows,
+  list,
   onChange,
 }: {
   drawOff: DrawOff;
-  bows: readonly BowRecord[];
+  /** In the order they are drawn. */
+  list: readonly DrawnBow[];
   onChange: () => void;
 }) {
   const { derived, send } = useJob();
-  const list = drawOff.bowIds.map((id) => bows.find((bow) => bow.id === id)!);
-  const setups = list.map((bow) => drawOffSetup(bow, derived));
   const speeds = Object.fromEntries(
-    list.flatMap((bow, i) =>
-      setups[i]!.speedMps === null ? [] : [[bow.id, setups[i]!.speedMps!]],
-    ),
+    list.flatMap(({ id, bow }) => {
+      const speed = bow && drawOffSetup(bow, derived).speedMps;
+      return speed === null ? [] : [[id, speed]];
+    }),
   );
   const now = drawnNow(drawOff);
   const ranking = rankDrawOff(now, speeds);
@@ -143,15 +158,15 @@ function Running({
   return (
     <>
       <ol className="rows line-up" aria-label={w.lineUp}>
-        {list.map((bow, i) => (
-          <LineUpRow key={bow.id} bow={bow} at={i} />
+        {list.map((drawn, i) => (
+          <LineUpRow key={drawn.id} drawn={drawn} at={i} />
         ))}
       </ol>
       <div className="split block">
         <PairMarks drawOff={drawOff} bows={list} />
         <section>
           <h3 className="block-title">{w.ranking}</h3>
-          <Ranking ranking={ranking} bows={list} marks={now.marks.length} />
+          <Ranking ranking={ranking} list={list} marks={now.marks.length} />
           <Choice
             label={w.speed}
             value={drawOff.speedCounts ? 'yes' : 'no'}
@@ -172,8 +187,28 @@ function Running({
   );
 }
 
-/** How this bow is set: position of the module, turns as it comes and as wanted. */
-function LineUpRow({ bow, at }: { bow: BowRecord; at: number }) {
+/** How a bow stands in the line: how it is set, how long it is, how much it lets off. */
+function LineUpRow({ drawn, at }: { drawn: DrawnBow; at: number }) {
+  const { snapshot } = useJob();
+  const units = snapshot.shop.units;
+  const { name, bow, axleToAxleMm, letOff } = drawn;
+  const facts = [
+    axleToAxleMm === null ? w.axleUnknown : b.atoA(axleToAxleMm, units),
+    letOff === null ? w.letOffUnknown : w.letOff(Math.round(100 * letOff)),
+  ];
+  return (
+    <li>
+      <span className="line-number">{at + 1}</span>
+      <b>{name}</b>
+      <span className="soft">
+        {bow ? <HowSet bow={bow} /> : <OwnSet />} <WithFractions text={`${facts.join(', ')}.`} />
+      </span>
+    </li>
+  );
+}
+
+/** Position of the module, turns as it comes and as wanted. */
+function HowSet({ bow }: { bow: BowRecord }) {
   const { snapshot, derived } = useJob();
   const units = snapshot.shop.units;
   const { stepMm, label, topLabel, turns, predictedN, sigmaN, targetN } = drawOffSetup(
@@ -195,41 +230,42 @@ function LineUpRow({ bow, at }: { bow: BowRecord; at: number }) {
             bow.stockTurns === null ? null : write(bow.stockTurns, 'turns', units),
             `${force(predictedN)} ± ${force(sigmaN)}`,
           );
-  return (
-    <li>
-      <span className="line-number">{at + 1}</span>
-      <b>{bowName(bow)}</b>
-      <span className="soft">
-        <WithFractions text={`${module} ${weight}`} />
-      </span>
-    </li>
-  );
+  return <WithFractions text={`${module} ${weight}`} />;
+}
+
+/** Their own is drawn as they shoot it. */
+function OwnSet() {
+  const { snapshot } = useJob();
+  const { oldPeak } = oldBowFigures(snapshot.fitReadings);
+  const units = snapshot.shop.units;
+  return <>{w.asShot(oldPeak === undefined ? null : write(oldPeak, 'force', units))}</>;
 }
 
 function Ranking({
   ranking,
-  bows,
+  list,
   marks,
 }: {
   ranking: DrawOffRanking;
-  bows: readonly BowRecord[];
+  list: readonly DrawnBow[];
   marks: number;
 }) {
   if (marks === 0) return <p className="soft">{w.nothingMarked}</p>;
-  const first = bows.find((bow) => bow.id === ranking.places[0]!.bowId)!;
+  const nameOf = (bowId: string) => list.find(({ id }) => id === bowId)!.name;
+  const first = nameOf(ranking.places[0]!.bowId);
   return (
     <>
       <p className="verdict">
         <b>
           {ranking.sure === 'open'
             ? w.open(ranking.openPairs.length > 0)
-            : w.sure[ranking.sure](bowName(first), Math.round(100 * ranking.places[0]!.chanceBest))}
+            : w.sure[ranking.sure](first, Math.round(100 * ranking.places[0]!.chanceBest))}
         </b>
       </p>
       <ol className="rows rank-rows">
         {ranking.places.map(({ bowId, chanceBest, liked, of }) => (
           <li key={bowId}>
-            <span>{bowName(bows.find((bow) => bow.id === bowId)!)}</span>
+            <span>{nameOf(bowId)}</span>
             <span className="figure">{Math.round(100 * chanceBest)} %</span>
             <span className="rank-bar" aria-hidden>
               <span style={{ width: `${Math.round(100 * chanceBest)}%` }} />

@@ -5,15 +5,15 @@ import {
   isPair,
   newest,
   pairsOf,
-  type BowRecord,
   type DrawOff,
   type DrawOffMark,
 } from '@/core/bow';
+import type { DrawnBow } from '@/core/job';
 import { useJob } from '../../job/JobProvider';
 import { drawOff as w } from '../../words';
 
 /** Two bows at a time, five short questions; the pair drawn one after the other comes first. */
-export function PairMarks({ drawOff, bows }: { drawOff: DrawOff; bows: readonly BowRecord[] }) {
+export function PairMarks({ drawOff, bows }: { drawOff: DrawOff; bows: readonly DrawnBow[] }) {
   const pairs = neighboursFirst(drawOff.bowIds);
   const marks = newest(drawOff.marks);
   const done = ([a, b]: readonly [string, string]) =>
@@ -22,8 +22,8 @@ export function PairMarks({ drawOff, bows }: { drawOff: DrawOff; bows: readonly 
   const open = pairs.find((pair) => done(pair) < DRAW_OFF_ASPECTS.length) ?? pairs[0]!;
   const pair = pairs.find((one) => one.join('|') === chosen) ?? open;
   const [first, second] = pair.map((id) => bows.find((bow) => bow.id === id)!) as [
-    BowRecord,
-    BowRecord,
+    DrawnBow,
+    DrawnBow,
   ];
   return (
     <section>
@@ -78,8 +78,8 @@ function PairRow({
   onMarked,
 }: {
   aspect: (typeof DRAW_OFF_ASPECTS)[number];
-  first: BowRecord;
-  second: BowRecord;
+  first: DrawnBow;
+  second: DrawnBow;
   mark: DrawOffMark | undefined;
   onMarked: () => void;
 }) {
@@ -97,9 +97,9 @@ function PairRow({
     setTrouble(answer?.message ?? '');
   };
   const options = [
-    [first.id, first.model],
+    [first.id, first.short],
     [null, w.alike],
-    [second.id, second.model],
+    [second.id, second.short],
   ] as const;
   return (
     <li>
