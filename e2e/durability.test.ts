@@ -31,9 +31,97 @@ test('an entry that cannot be saved says so and stays in its field', async () =>
   await page.type('[data-measure]', '25');
   await shop.kill();
   await page.keyboard.press('Enter');
-  await reads(page, 'Not saved: the program does not answer', '.measure .field-error');
-  expect(await page.$eval('[data-measure]', (node) => (node as HTMLInputElement).value)).toBe('25');
+  await reads(page, 'Not connected. Whether the last entry was saved is asked');
+  const typed = () =>
+    page.$eval('[data-measure]', (node) => (node as unknown as HTMLInputElement).value);
+  expect(await typed()).toBe('25');
   await shop.restart();
+  await reads(page, 'The connection broke before this was saved', '.measure .field-error');
+  expect(await typed()).toBe('25');
+});
+
+test('an entry whose answer was lost is asked for, and counts once', async () => {
+  const jobId = await shop.jobOf('Noor');
+  const page = await shop.page();
+  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await find(page, '[data-measure]');
+  const before = (await shop.snapshot(jobId)).fitReadings.length;
+  await page.setRequestInterception(true);
+  let lost = 0;
+  page.on('request', (request) => {
+    const isCommand = request.method() === 'POST' && request.url().endsWith('/commands');
+    if (!isCommand || lost > 0) return void request.continue();
+    lost++;
+    // The server keeps it; its answer never comes back.
+    void fetch(request.url(), {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: request.postData()!,
+    }).then(() => request.abort());
+  });
+  await page.type('[data-measure]', '25 1/4');
+  await page.keyboard.press('Enter');
+  await reads(page, '25 1/4', '.method-rows');
+  await settled(page);
+  expect(lost).toBe(1);
+  expect(await page.$eval('body', (node) => node.innerText)).not.toContain('Not connected');
+  expect((await shop.snapshot(jobId)).fitReadings).toHaveLength(before + 1);
+});
+
+test('what was typed in a form stands there again after reload and Esc', async () => {
+  const page = await shop.page();
+  await visit(page, `${shop.url}/shop/bows`);
+  const open = () => click(page, 'aria/A new bow[role="button"]');
+  const value = (id: string) =>
+    page.$eval(id, (node) => (node as unknown as HTMLInputElement).value);
+  await open();
+  await (await find(page, '#cell-maker')).type('Halbfertig');
+  await page.reload({ waitUntil: 'load' });
+  await open();
+  await reads(page, 'stands here again', '[role="dialog"]');
+  expect(await value('#cell-maker')).toBe('Halbfertig');
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+  await open();
+  await page.waitForFunction(
+    () => document.querySelector<HTMLInputElement>('#cell-maker')?.value === 'Halbfertig',
+  );
+  await click(page, 'aria/Throw it away[role="button"]');
+  expect(await value('#cell-maker')).toBe('');
+});
+
+test('an answer in the middle of being typed stands there again after a reload', async () => {
+  const jobId = await shop.jobOf('Ove');
+  const page = await shop.page();
+  await visit(page, `${shop.url}/jobs/${jobId}/meet?ask=notes`);
+  await (await find(page, '#notes')).type('left-handed brother');
+  await page.reload({ waitUntil: 'load' });
+  await page.waitForFunction(() =>
+    document.querySelector<HTMLTextAreaElement>('#notes')?.value.includes('left-handed brother'),
+  );
+  await (await find(page, '#notes')).focus();
+  await page.keyboard.press('Tab');
+  await settled(page);
+  expect((await shop.snapshot(jobId)).job.notes).toContain('left-handed brother');
+});
+
+test('a setting is kept as its field is left, also when the page goes', async () => {
+  const page = await shop.page();
+  await visit(page, `${shop.url}/shop`);
+  const settings = async () => (await shop.snapshot(await shop.jobOf('Ove'))).shop;
+  const field = await find(page, '#shop-address');
+  await field.click({ clickCount: 3 });
+  await page.keyboard.type('Am Steg 5');
+  await page.keyboard.press('Tab');
+  await reads(page, 'Saved.');
+  expect((await settings()).address).toBe('Am Steg 5');
+  await field.click({ clickCount: 3 });
+  await page.keyboard.type('Am Steg 6');
+  await page.reload({ waitUntil: 'load' });
+  await page.waitForFunction(
+    () => document.querySelector<HTMLInputElement>('#shop-address')?.value === 'Am Steg 6',
+  );
+  expect((await settings()).address).toBe('Am Steg 6');
 });
 
 test('z takes back the newest entry, and only that', async () => {

@@ -66,10 +66,10 @@ async function packages(jobId: string, words: string): Promise<Page> {
 const spent = (snapshot: JobSnapshot) => jobTotal(snapshot, derive(snapshot)).totalCents;
 
 describe('whole packages', () => {
-  test('a new archer with 760 €, bench work and all, gets three that differ; the one taken keeps the money', async () => {
+  test('a new archer with 860 €, bench work and all, gets three that differ; the one taken keeps the money', async () => {
     const jobId = await fitted({
       name: 'Frieda Sandholm',
-      budget: 760,
+      budget: 860,
       furthestM: 18,
       span: '66',
       weight: '28',
@@ -93,7 +93,7 @@ describe('whole packages', () => {
     await click(page, 'aria/Take this package: Balanced[role="button"]');
     await page.waitForSelector('.slots');
     const after = await shop.snapshot(jobId);
-    expect(spent(after)).toBeLessThanOrEqual(76000);
+    expect(spent(after)).toBeLessThanOrEqual(86000);
     expect(after.parts.map(({ slot }) => slot)).toEqual(
       expect.arrayContaining(['rest', 'sight', 'peep', 'loop', 'arrows', 'release']),
     );
@@ -352,11 +352,11 @@ test('the shop’s own word on what counts moves the packages', async () => {
   await visit(page, `${shop.url}/shop`);
   await (await find(page, '#shop-weight-quiver')).type('40');
   await reads(page, 'A number from 0 to 20.');
-  await click(page, 'aria/Save[role="button"]');
-  await reads(page, 'Not saved: see the marked fields.');
+  await page.keyboard.press('Tab');
+  expect((await shop.snapshot(await shop.jobOf('Ove'))).shop.kit.weights).toEqual({});
   await (await find(page, '#shop-weight-quiver')).click({ clickCount: 3 });
   await page.keyboard.type('19');
-  await click(page, 'aria/Save[role="button"]');
+  await page.keyboard.press('Tab');
   await reads(page, 'Saved.');
   const jobId = await shop.jobOf('Ove');
   await visit(page, `${shop.url}/jobs/${jobId}/kit?part=packages`);

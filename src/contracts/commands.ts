@@ -202,6 +202,8 @@ export const CommandRequest = Type.Object(
     who: Type.String({ minLength: 1, maxLength: 60 }),
     /** The stage on the screen as it was entered. */
     stage: Type.Optional(OneOf(...STAGES.map(({ id }) => id))),
+    /** Of this one entry: sent a second time, after a break, it counts once. */
+    key: Type.Optional(Type.String({ minLength: 8, maxLength: 60 })),
     command: Command,
   },
   strict,

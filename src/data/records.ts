@@ -196,6 +196,7 @@ export interface NewEvent {
   readonly stage: string;
   readonly summary: string;
   readonly inverse: unknown;
+  readonly key?: string;
 }
 
 /** Adds an entry and returns its number. */
@@ -203,8 +204,8 @@ export const addEvent = (db: Db, event: NewEvent): number =>
   Number(
     db
       .prepare(
-        `INSERT INTO job_event (job_id, version, at, who, stage, summary, inverse_json)
-         VALUES (?, ?, ?, ?, ?, ?, ?)`,
+        `INSERT INTO job_event (job_id, version, at, who, stage, summary, inverse_json, key)
+         VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
       )
       .run(
         event.jobId,
@@ -214,8 +215,13 @@ export const addEvent = (db: Db, event: NewEvent): number =>
         event.stage,
         event.summary,
         event.inverse === null ? null : JSON.stringify(event.inverse),
+        event.key ?? null,
       ).lastInsertRowid,
   );
+
+/** Whether a command with this key was kept already. */
+export const hasCommand = (db: Db, jobId: string, key: string): boolean =>
+  db.prepare('SELECT 1 FROM job_event WHERE job_id = ? AND key = ?').pluck().get(jobId, key) === 1;
 
 /** An entry under a signed sheet is not taken back: the sheet says what was done. */
 const AFTER_SHEET = `job_event.at > coalesce(

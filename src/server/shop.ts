@@ -39,6 +39,14 @@ export function saveShop(body: unknown, on: Db = db()): Shop {
   return checked.value;
 }
 
+/** Changes some of the settings; the others stay as they are, also those another screen changed meanwhile. */
+export function changeShop(body: unknown, on: Db = db()): Shop {
+  if (typeof body !== 'object' || body === null || Array.isArray(body))
+    throw invalid([{ pointer: '', detail: 'must be an object' }]);
+  const run = on.transaction(() => saveShop({ ...shopSettings(on), ...body }, on));
+  return run.immediate();
+}
+
 export const loadShop = (from: Db = db()): Shop => shopSettings(from);
 
 /** What the shop's clock saw of every step. */

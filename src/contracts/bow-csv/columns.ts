@@ -1,6 +1,15 @@
 import { Type } from '@sinclair/typebox';
 import type { BowRecord, ModulePosition } from '@/core/bow';
-import { G_PER_GRAIN, MM_PER_INCH, mm, MPS_PER_FPS, N_PER_POUND } from '@/core/units';
+import {
+  G_PER_GRAIN,
+  MM_PER_INCH,
+  mm,
+  MPS_PER_FPS,
+  N_PER_POUND,
+  shopUnitFor,
+  siPerUnit,
+  type ShopUnits,
+} from '@/core/units';
 import {
   bad,
   good,
@@ -29,6 +38,36 @@ const pound = (min: number, max: number) =>
   measure('force', { min: min * N_PER_POUND, max: max * N_PER_POUND }, N_PER_POUND);
 const percent = plainNumber({ min: 0, max: 95 }, { factor: 0.01, decimals: 1 });
 
+const MODULE = /^(?:([^=/]{1,6})\/)?([^=/]{1,6})=(\d+(?:[.,]\d+)?)$/;
+
+/** As `position`, with the length in a unit of the shop's screens. */
+const positionIn = (shop: ShopUnits): CellKind<ModulePosition> & { readonly unit: string } => {
+  const unit = shopUnitFor('length', shop);
+  const per = siPerUnit(unit, 'length')!;
+  const plain = (value: number) => Number((value / per).toFixed(unit === 'mm' ? 1 : 4));
+  const [least, most] = [14, 35].map((inches) => plain(inches * MM_PER_INCH)) as [number, number];
+  const example = `E=${plain(27 * MM_PER_INCH)}`;
+  return {
+    unit,
+    says: `label=${unit}, or top label/bottom label=${unit}`,
+    schema: position.schema,
+    read: (cell) => {
+      const match = MODULE.exec(cell);
+      if (!match) return bad(`“${cell}” must be a label and a length, for example ${example}`);
+      const length = Number(match[3]!.replace(',', '.'));
+      if (length < least || length > most)
+        return bad(`“${cell}”: the length must be ${least} to ${most} ${unit}`);
+      return good({
+        label: match[2]!,
+        ...(match[1] ? { topLabel: match[1] } : {}),
+        drawLengthMm: mm(length * per),
+      });
+    },
+    write: ({ label, topLabel, drawLengthMm }) =>
+      `${topLabel ? `${topLabel}/` : ''}${label}=${plain(drawLengthMm)}`,
+  };
+};
+
 /** "E=27", or "5/E=27" where the top cam's module is marked otherwise than the bottom one's. */
 const position: CellKind<ModulePosition> = {
   says: 'label=inches, or top label/bottom label=inches',
@@ -38,7 +77,7 @@ const position: CellKind<ModulePosition> = {
     drawLengthMm: Type.Number(),
   }),
   read: (cell) => {
-    const match = /^(?:([^=/]{1,6})\/)?([^=/]{1,6})=(\d+(?:[.,]\d+)?)$/.exec(cell);
+    const match = MODULE.exec(cell);
     if (!match) return bad(`“${cell}” must be a label and a length, for example E=27 or 5/E=27`);
     const inches = Number(match[3]!.replace(',', '.'));
     if (inches < 14 || inches > 35) return bad(`“${cell}”: the length must be 14 to 35 in`);
@@ -50,6 +89,7 @@ const position: CellKind<ModulePosition> = {
   },
   write: ({ label, topLabel, drawLengthMm }) =>
     `${topLabel ? `${topLabel}/` : ''}${label}=${Number((drawLengthMm / MM_PER_INCH).toFixed(4))}`,
+  inUnits: positionIn,
 };
 
 const column = <F extends BowField>(
@@ -279,7 +319,7 @@ export const BOW_COLUMNS: readonly BowColumn[] = [
     'rated_arrow_gr',
     'ratedArrowG',
     'Rated with, gr',
-    as(plainNumber({ min: 80, max: 900 }, { factor: G_PER_GRAIN, decimals: 3 })),
+    as(measure('mass', { min: 80 * G_PER_GRAIN, max: 900 * G_PER_GRAIN }, G_PER_GRAIN)),
     'Arrow of the rating',
     '350',
   ),

@@ -1,5 +1,14 @@
 import { Type, type TSchema } from '@sinclair/typebox';
-import { plainMoney, read, readMoney, TRADE_UNITS, type QuantityName } from '@/core/units';
+import {
+  plainMoney,
+  read,
+  readMoney,
+  shopUnitFor,
+  siPerUnit,
+  TRADE_UNITS,
+  type QuantityName,
+  type ShopUnits,
+} from '@/core/units';
 
 /** What one cell says: a value, or a sentence on what is wrong and what is possible. */
 export type Cell<T> =
@@ -15,6 +24,8 @@ export interface CellKind<T> {
   readonly schema: TSchema;
   readonly read: (text: string) => Cell<T>;
   readonly write: (value: T) => string;
+  /** The same value as a shop's own screens read and write it; absent where no unit is in it. */
+  readonly inUnits?: (shop: ShopUnits) => CellKind<T> & { readonly unit: string };
 }
 
 /** Blanks of every width, also several, as one; none at the ends. */
@@ -95,12 +106,41 @@ export const plainNumber = (
   write: (value) => String(Number((value / factor).toFixed(decimals))),
 });
 
+type Measured = Extract<QuantityName, 'length' | 'force' | 'mass' | 'speed'>;
+
+/** How fine a screen shows a stock figure in each unit. */
+const FORM_DECIMALS: Readonly<Record<string, number>> = { mm: 1, N: 1, g: 2, 'm/s': 2 };
+
+/** A measure as a shop's own screen has it: a bare number is in the shop's unit. */
+const measureIn = (
+  quantity: Measured,
+  { min, max }: Range,
+  shop: ShopUnits,
+): CellKind<number> & { readonly unit: string } => {
+  const unit = shopUnitFor(quantity, shop);
+  const perUnit = siPerUnit(unit, quantity)!;
+  const decimals = FORM_DECIMALS[unit] ?? 5;
+  const shown = (value: number, places: number) =>
+    String(Number((value / perUnit).toFixed(places)));
+  return {
+    unit,
+    says: `${shown(min, 1)} to ${shown(max, 1)} ${unit}`,
+    schema: Type.Number({ minimum: min, maximum: max }),
+    read: (cell) => {
+      const answer = read(cell, { quantity, shop, min, max, what: 'figure' });
+      return answer.ok ? good(answer.si) : bad(`“${cell}”: ${answer.message}`);
+    },
+    write: (value) => shown(value, decimals),
+  };
+};
+
 /** A measure as it is spoken, "6 1/2" or "165 mm"; a bare number is in the column's unit. */
 export const measure = (
-  quantity: Extract<QuantityName, 'length' | 'force' | 'mass' | 'speed'>,
+  quantity: Measured,
   { min, max }: Range,
   perUnit: number,
 ): CellKind<number> => ({
+  inUnits: (shop) => measureIn(quantity, { min, max }, shop),
   says: `${Number((min / perUnit).toFixed(1))} to ${Number((max / perUnit).toFixed(1))}`,
   schema: Type.Number({ minimum: min, maximum: max }),
   read: (cell) => {
@@ -136,6 +176,17 @@ export const money = (maxEuro: number): CellKind<number> => ({
   write: plainMoney,
 });
 
+/** The kind made of another one, in a shop's units where that one has them. */
+const changed = <T, U>(kind: CellKind<T>, made: (kind: CellKind<T>) => CellKind<U>) =>
+  kind.inUnits
+    ? {
+        inUnits: (shop: ShopUnits) => {
+          const inner = kind.inUnits!(shop);
+          return { ...made(inner), unit: inner.unit };
+        },
+      }
+    : {};
+
 /** Several of a kind with blanks between them. */
 export const several = <T>(kind: CellKind<T>, most: number): CellKind<readonly T[]> => ({
   says: `none or several with blanks between, each: ${kind.says}`,
@@ -148,6 +199,7 @@ export const several = <T>(kind: CellKind<T>, most: number): CellKind<readonly T
     return good(cells.flatMap((one) => (one.ok ? [one.value] : [])));
   },
   write: (values) => values.map(kind.write).join(' '),
+  ...changed(kind, (other) => several(other, most)),
 });
 
 export const optional = <T>(kind: CellKind<T>): CellKind<T | null> => ({
@@ -155,4 +207,5 @@ export const optional = <T>(kind: CellKind<T>): CellKind<T | null> => ({
   schema: Type.Union([kind.schema, Type.Null()]),
   read: (cell) => (cell === '' ? good(null) : kind.read(cell)),
   write: (value) => (value === null ? '' : kind.write(value)),
+  ...changed(kind, optional),
 });

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import type { ShopUnits } from '@/core/units';
 import type { CellKind } from './cells';
 
 /** One column of a file: where its value stands in the record, and how it is written. */
@@ -42,6 +43,20 @@ export interface Table<R> {
 
 /** Longest cell read, letters. */
 export const CELL_LIMIT = 2000;
+
+/** A column as a shop's own screens have it: its measures in the shop's units. */
+export function inShopUnits<R>(column: Column<R>, shop: ShopUnits): Column<R> {
+  const kind = column.kind.inUnits?.(shop);
+  if (!kind) return column;
+  const value = column.kind.read(column.example);
+  return {
+    ...column,
+    kind,
+    // "Brace height, in" is what the file's column is called.
+    name: `${column.name.replace(/, (in|lb|gr|fps)$/, '')}, ${kind.unit}`,
+    example: value.ok ? kind.write(value.value) : column.example,
+  };
+}
 
 /** The cells of a file: comma, semicolon or tab between the columns, with or without a BOM. */
 export const cellsOf = (text: string): string[][] =>

@@ -1,6 +1,16 @@
 import type { CamCharacter } from '../bow';
 import { answered, refused, type Outcome } from '../outcome';
-import { gram, mm, type Gram, type Mm, type Newton } from '../units';
+import {
+  gram,
+  mm,
+  perWeight,
+  spoken,
+  TRADE_UNITS,
+  type Gram,
+  type Mm,
+  type Newton,
+  type ShopUnits,
+} from '../units';
 import { grainsPerPound, neededSpineIn, spineVerdict, type SpineVerdict } from './spine';
 
 /** An arrow by its parts; lengths along the shaft, masses each. */
@@ -27,6 +37,8 @@ export interface ArrowBuild {
   readonly peakN?: Newton;
   readonly character?: CamCharacter;
   readonly staticSpineIn?: number;
+  /** Units a refusal and a change's name speak in; the trade's unless said. */
+  readonly shop?: ShopUnits;
 }
 
 export interface ArrowResult {
@@ -95,13 +107,13 @@ function misplaced(build: ArrowBuild) {
 }
 
 function forBow(build: ArrowBuild, base: ArrowResult): Outcome<ArrowResult> {
-  const { peakN, character, staticSpineIn } = build;
+  const { peakN, character, staticSpineIn, shop = TRADE_UNITS } = build;
   if (peakN === undefined || character === undefined) return answered(base);
   const grains = grainsPerPound(base.massG, peakN);
   if (grains < LEAST_GRAINS_PER_POUND)
     return refused(
       'arrow-too-light',
-      `${grains.toFixed(1)} grains for each pound: under ${LEAST_GRAINS_PER_POUND} it is like a dry fire. Take a heavier point or shaft.`,
+      `${perWeight(grains, shop)} of peak weight: under ${perWeight(LEAST_GRAINS_PER_POUND, shop)} it is like a dry fire. Take a heavier point or shaft.`,
       'pointG',
     );
   const needed = neededSpineIn({
@@ -129,16 +141,22 @@ export interface ArrowChange {
 
 /** Steps a shop really takes: a heavier point, insert, a shorter shaft. */
 const CHANGES: readonly {
-  readonly name: string;
+  readonly name: (shop: ShopUnits) => string;
   readonly change: (b: ArrowBuild) => ArrowBuild;
 }[] = [
-  { name: '25 gr more point', change: (b) => ({ ...b, pointG: gram(b.pointG + 1.62) }) },
-  { name: '25 gr more insert', change: (b) => ({ ...b, insertG: gram(b.insertG + 1.62) }) },
   {
-    name: 'half an inch shorter',
+    name: (shop) => `${spoken(1.62, 'mass', shop, '25 gr')} more point`,
+    change: (b) => ({ ...b, pointG: gram(b.pointG + 1.62) }),
+  },
+  {
+    name: (shop) => `${spoken(1.62, 'mass', shop, '25 gr')} more insert`,
+    change: (b) => ({ ...b, insertG: gram(b.insertG + 1.62) }),
+  },
+  {
+    name: (shop) => `${spoken(12.7, 'length', shop, 'half an inch')} shorter`,
     change: (b) => ({ ...b, shaftLengthMm: mm(b.shaftLengthMm - 12.7) }),
   },
-  { name: 'one vane more', change: (b) => ({ ...b, vaneCount: b.vaneCount + 1 }) },
+  { name: () => 'one vane more', change: (b) => ({ ...b, vaneCount: b.vaneCount + 1 }) },
 ];
 
 /** How each usual change moves mass, balance and spine; changes that are refused are left out. */
@@ -151,7 +169,7 @@ export function arrowChanges(build: ArrowBuild): ArrowChange[] {
     const spine = now.neededSpineIn !== undefined && then.neededSpineIn !== undefined;
     return [
       {
-        name,
+        name: name(build.shop ?? TRADE_UNITS),
         massG: then.massG - now.massG,
         frontOfCentrePct: then.frontOfCentrePct - now.frontOfCentrePct,
         neededSpineIn: spine ? then.neededSpineIn! - now.neededSpineIn! : null,

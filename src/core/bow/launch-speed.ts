@@ -53,7 +53,7 @@ export function launchSpeed(input: LaunchSpeedInput): Outcome<LaunchSpeedResult>
   if (arrowG < MIN_ARROW_G_PER_N * setting.peakN) {
     return refused(
       'arrow-too-light',
-      'Under 5 grains for each pound of peak weight: to shoot it is like a dry fire. ' +
+      'Too light for this peak weight: to shoot it is like a dry fire. ' +
         `This weight needs at least ${(MIN_ARROW_G_PER_N * setting.peakN).toFixed(1)} g.`,
       'arrowG',
     );

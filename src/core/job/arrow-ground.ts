@@ -14,4 +14,5 @@ export const arrowGround = (
   weighedN,
   overhangMm: shop.kit.overhangMm,
   restAheadMm: mm(job.arrows.restAheadMm),
+  shop: shop.units,
 });

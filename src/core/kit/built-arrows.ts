@@ -11,7 +11,7 @@ import {
 } from '../arrow';
 import { launchSpeed, type BowRecord } from '../bow';
 import { answered, refused, type Outcome } from '../outcome';
-import { gram, mm, type Mm, type Newton } from '../units';
+import { gram, mm, type Mm, type Newton, type ShopUnits } from '../units';
 import { safeLengthMm } from './safe-length';
 import type { AnyPart, ArrowPart, CatalogueItemOf, PartOf } from './types';
 
@@ -50,6 +50,8 @@ export interface ArrowGround {
   readonly overhangMm: Mm;
   /** Rest ahead of the plunger hole, negative behind it. */
   readonly restAheadMm: Mm;
+  /** Units its refusals speak in; the trade's unless said. */
+  readonly shop?: ShopUnits;
 }
 
 /** The parts a choice names; null where one of them is not there any more. */
@@ -75,8 +77,9 @@ export const fitsBore = (shaft: PartOf<'shaft'>, part: PartOf<'nock'> | PartOf<'
 const buildOf = (
   { lengthMm, vaneCount }: ArrowChoice,
   { shaft, nock, vane, insert, point }: ArrowParts,
-  { bow, peakN }: ArrowGround,
+  { bow, peakN, shop }: ArrowGround,
 ): ArrowBuild => ({
+  ...(shop ? { shop } : {}),
   shaftLengthMm: lengthMm,
   nockThroatMm: nock.attrs.throatMm,
   shaftGPerMm: shaft.attrs.gPerMm,

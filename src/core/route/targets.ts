@@ -1,6 +1,6 @@
 import { LEAN_IN_MM } from '../bow';
 import { itemOf } from '../kit';
-import { MM_PER_INCH, write } from '../units';
+import { MM_PER_INCH, spoken, write } from '../units';
 import type { BuildContext } from './context';
 import { setupValue } from './registry';
 import { latest } from './ripple';
@@ -40,14 +40,14 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
   moduleBottom: moduleTarget,
   stringTwists: stringTwistTarget,
   cableTwists: cableTwistTarget,
-  drawLength: ({ fitDrawLengthMm }) =>
+  drawLength: ({ fitDrawLengthMm, shop }) =>
     fitDrawLengthMm === null
       ? null
       : {
           si: fitDrawLengthMm,
           low: fitDrawLengthMm - FELT_MM,
           high: fitDrawLengthMm + FELT_MM,
-          reason: 'The archer’s own draw length from the fit; a quarter inch is felt',
+          reason: `The archer’s own draw length from the fit; ${spoken(FELT_MM, 'length', shop, 'a quarter inch')} is felt`,
           source: 'calculation',
         },
   peakWeight: ({ peakTargetN, peakReason }) =>
@@ -126,25 +126,27 @@ const TARGETS: Partial<Record<SetupKey, Maker>> = {
           reason: 'A touch high to begin with; paper decides later',
           source: 'shop rule',
         },
-  loop: ({ kit }) => {
+  loop: ({ kit, shop }) => {
     const loop = itemOf(kit, 'loop');
     const si = loop?.attrs.lengthMm ?? 12.7;
     return {
       si,
       low: si - 3,
       high: si + 3,
-      reason: loop ? 'Length of the chosen loop' : 'Usual length: half an inch',
+      reason: loop
+        ? 'Length of the chosen loop'
+        : `Usual length: ${spoken(12.7, 'length', shop, 'half an inch')}`,
       source: loop ? 'part' : 'shop rule',
     };
   },
   restCord: restCordTarget,
-  peepHeight: ({ oldBow: { oldPeepHeight } }) => ({
+  peepHeight: ({ oldBow: { oldPeepHeight }, shop }) => ({
     si: oldPeepHeight ?? PEEP_START_MM,
     low: 110,
     high: 200,
     reason: oldPeepHeight
       ? 'As on the old bow to begin with; the archer’s eye decides'
-      : 'About six inches to begin with; the archer’s eye decides',
+      : `About ${spoken(PEEP_START_MM, 'length', shop, 'six inches')} to begin with; the archer’s eye decides`,
     source: oldPeepHeight ? 'old bow' : 'shop rule',
   }),
   peepTrueHeight: ({ oldBow: { oldPeepTrueHeight: si } }) =>
@@ -220,7 +222,8 @@ const straight = {
 };
 
 /** The bow's own figure, or the school's way of finding it with the figure only as a check. */
-function centreShotTarget({ bow, schools }: BuildContext) {
+function centreShotTarget({ bow, schools, shop }: BuildContext) {
+  const usual = spoken(USUAL_CENTRE_SHOT_MM, 'length', shop, '13/16 in', { decimals: 1 });
   const known = bow?.centreShotMm ?? null;
   const si = known ?? USUAL_CENTRE_SHOT_MM;
   const source = known === null ? ('shop rule' as const) : ('bow' as const);
@@ -229,7 +232,7 @@ function centreShotTarget({ bow, schools }: BuildContext) {
       si,
       reason:
         known === null
-          ? 'No figure for this bow: 13/16 in to begin with; paper decides later'
+          ? `No figure for this bow: ${usual} to begin with; paper decides later`
           : 'The bow’s own figure; paper decides later',
       source,
     };
@@ -238,12 +241,12 @@ function centreShotTarget({ bow, schools }: BuildContext) {
     si,
     low: si - OTHER_SCHOOL_MM,
     high: si + OTHER_SCHOOL_MM,
-    reason: `${how[schools.centreShot]} says where; ${known === null ? 'the usual 13/16 in' : 'the bow’s own figure'} only shows whether it was read right. Paper decides later`,
+    reason: `${how[schools.centreShot]} says where; ${known === null ? `the usual ${usual}` : 'the bow’s own figure'} only shows whether it was read right. Paper decides later`,
     source,
   };
 }
 
-function restCordTarget({ kit, fitDrawLengthMm, history }: BuildContext) {
+function restCordTarget({ kit, fitDrawLengthMm, history, shop }: BuildContext) {
   const rest = itemOf(kit, 'rest');
   if (!rest || rest.attrs.drive === 'containment') return null;
   if (rest.attrs.drive === 'cableDriven') {
@@ -251,7 +254,7 @@ function restCordTarget({ kit, fitDrawLengthMm, history }: BuildContext) {
       si: 12.5,
       low: 0,
       high: 25,
-      reason: 'The marks meet in the last inch before full draw; earlier is a cord too tight',
+      reason: `The marks meet in the last ${spoken(25.4, 'length', shop, 'inch')} before full draw; earlier is a cord too tight`,
       source: 'shop rule' as const,
     };
   }
@@ -264,7 +267,7 @@ function restCordTarget({ kit, fitDrawLengthMm, history }: BuildContext) {
     si,
     low: si - 6,
     high: si + 6,
-    reason: 'From the axle along the limb: 44 mm at 25 in of draw to 64 mm at 31 in',
+    reason: `From the axle along the limb: 44 mm at ${write(shortDraw, 'length', shop)} of draw to 64 mm at ${write(longDraw, 'length', shop)}`,
     source: 'shop rule' as const,
   };
 }

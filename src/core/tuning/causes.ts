@@ -28,7 +28,7 @@ export const CAUSE_LOOKS: Readonly<Record<Cause, CauseLook>> = {
   spine: {
     id: 'spine',
     name: 'Arrow spine',
-    look: 'One arrow clearly stiffer or weaker, or a point 25 grains heavier: a tear that follows the arrow is the arrow’s.',
+    look: 'One arrow clearly stiffer or weaker, or one with a clearly heavier point: a tear that follows the arrow is the arrow’s.',
   },
   camLean: {
     id: 'camLean',

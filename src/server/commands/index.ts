@@ -1,2 +1,2 @@
 export { createJob } from './create-job';
-export { runCommand } from './run';
+export { runCommand, wasSaved } from './run';

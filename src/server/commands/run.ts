@@ -13,8 +13,8 @@ import { type JobPart, type JobSnapshot } from '@/core/job';
 import { SLOTS } from '@/core/kit';
 import { partKey } from '@/core/route';
 import { db, type Db } from '@/data/db';
-import { claimVersion, partsOf } from '@/data/jobs';
-import { addEvent, appendReading, eventsSince } from '@/data/records';
+import { claimVersion, jobById, partsOf } from '@/data/jobs';
+import { addEvent, appendReading, eventsSince, hasCommand } from '@/data/records';
 import { type TSchema } from '@sinclair/typebox';
 import { nowIso } from '../clock';
 import { Problem, invalid, notFound } from '../problem';
@@ -61,17 +61,28 @@ function parse(body: unknown): CommandRequest {
  * with what changed since, and nothing of it is kept.
  */
 export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnapshot {
-  const { version, who, command, stage: shown } = parse(body);
+  const { version, who, command, stage: shown, key } = parse(body);
   const run = on.transaction(() => {
     const snapshot = loadSnapshot(jobId, on);
     if (!snapshot) throw notFound('job');
+    // Sent a second time since the answer to the first was lost: it stands already.
+    if (key && hasCommand(on, jobId, key)) return snapshot;
     if (!claimVersion(on, jobId, version)) throw conflict(on, jobId, version, snapshot);
     const at = nowIso();
     const handler = HANDLERS[command.name] as (c: Command, w: Work) => Done;
     const { summary, inverse, written } = handler(command, { db: on, snapshot, who, at });
     noteParts(snapshot, { db: on, who, at });
     const stage = shown ?? stageOf(command);
-    const id = addEvent(on, { jobId, version: version + 1, at, who, stage, summary, inverse });
+    const id = addEvent(on, {
+      jobId,
+      version: version + 1,
+      at,
+      who,
+      stage,
+      summary,
+      inverse,
+      ...(key ? { key } : {}),
+    });
     written?.(id);
     return loadSnapshot(jobId, on)!;
   });
@@ -123,3 +134,11 @@ const conflict = (on: Db, jobId: string, version: number, snapshot: JobSnapshot)
     changed: eventsSince(on, jobId, version),
     snapshot,
   });
+
+/** Whether the command with this key was kept: asked after a break in the connection. */
+export function wasSaved(jobId: string, key: string | null, on: Db = db()): { saved: boolean } {
+  if (!jobById(on, jobId)) throw notFound('job');
+  if (!key || key.length > 60)
+    throw invalid([{ pointer: '/key', detail: 'is the key of a command, 8 to 60 letters' }]);
+  return { saved: hasCommand(on, jobId, key) };
+}

@@ -1,6 +1,8 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import TextField from '@mui/material/TextField';
+import { useParams } from 'next/navigation';
+import { draftOf, keepDraft } from '../job/draft';
 import type { Trouble } from '../job/JobProvider';
 
 export interface TextAnswerProps {
@@ -25,13 +27,23 @@ export function TextAnswer(props: TextAnswerProps) {
   const [text, setText] = useState(value);
   const [trouble, setTrouble] = useState('');
   const saved = useRef(value);
+  const { id: page = '' } = useParams<{ id?: string }>();
+  const draft = `${page}.answer.${id}`;
+  // What was typed and not saved before the page went stands here again.
+  useEffect(() => {
+    const kept = draftOf(draft);
+    if (kept !== '' && kept !== saved.current) setText(kept);
+  }, [draft]);
   useEffect(() => {
     // Another screen or an undo changed it: follow, unless something unsaved stands here.
     setText((now) => (now === saved.current ? value : now));
     saved.current = value;
   }, [value]);
   const save = async () => {
-    if (text.trim() === saved.current.trim()) return setTrouble('');
+    if (text.trim() === saved.current.trim()) {
+      keepDraft(draft, '');
+      return setTrouble('');
+    }
     const wrong = props.check?.(text) ?? null;
     if (wrong) return setTrouble(wrong);
     // What comes back may be written otherwise ("900" as "€ 900"); the field then follows it.
@@ -39,6 +51,7 @@ export function TextAnswer(props: TextAnswerProps) {
     saved.current = text;
     const answer = await props.onSave(text.trim());
     if (answer) saved.current = before;
+    else keepDraft(draft, '');
     setTrouble(answer?.message ?? '');
   };
   return (
@@ -58,6 +71,7 @@ export function TextAnswer(props: TextAnswerProps) {
       }}
       onChange={(event) => {
         setText(event.target.value);
+        keepDraft(draft, event.target.value);
         setTrouble('');
       }}
       onBlur={() => void save()}

@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import type { JobSnapshot } from '@/core/job';
 import { Choice } from '../fields/Choice';
 import { post } from '../job/post';
+import { useKept } from '../job/useKept';
 import { frame, meet } from '../words';
 import { Panel } from './Panel';
 import { useShell } from './Shell';
@@ -15,7 +16,7 @@ import { useFind, type Found } from './useFind';
 export function NewJobDialog({ onClose }: { onClose: () => void }) {
   const { who } = useShell();
   const router = useRouter();
-  const [name, setName] = useState('');
+  const { value: name, set: setName, forget } = useKept('new-job.name', () => '');
   const [hand, setHand] = useState<'right' | 'left'>('right');
   const [minor, setMinor] = useState<'adult' | 'minor'>('adult');
   const [trouble, setTrouble] = useState('');
@@ -25,6 +26,7 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
     setBusy(true);
     const answer = await post<JobSnapshot>('/api/v1/jobs', { who, job: {}, ...body });
     if (answer.ok) {
+      forget();
       onClose();
       router.push(`/jobs/${answer.body.job.id}/meet`);
       return;

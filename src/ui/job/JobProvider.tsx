@@ -21,7 +21,7 @@ import {
 import { STAGES } from '@/core/route';
 import { useShell } from '../frame/Shell';
 import { useAsk } from '../frame/useAsk';
-import { orderFate as w } from '../words';
+import { frame, orderFate as w } from '../words';
 import { post } from './post';
 
 /** Why an entry was not taken, for the field it hangs on. */
@@ -71,6 +71,28 @@ interface Sent {
   readonly result: Promise<Trouble | null>;
 }
 
+/** Names one entry among all; no secret, so any chance will do. */
+const newKey = () =>
+  `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}-${Math.random().toString(36).slice(2)}`;
+
+const ASK_EVERY_MS = 1000;
+
+/** Asks, until there is an answer, whether an entry was kept whose own answer was lost. */
+async function wasKept(url: string): Promise<boolean> {
+  for (;;) {
+    await new Promise((resolve) => setTimeout(resolve, ASK_EVERY_MS));
+    const response = await fetch(url).catch(() => null);
+    if (response?.ok) return ((await response.json()) as { saved: boolean }).saved;
+    // Answered, but not for this: a job that is no more was not kept either.
+    if (response && response.status < 500) return false;
+  }
+}
+
+const snapshotOf = (jobId: string): Promise<JobSnapshot | null> =>
+  fetch(`/api/v1/jobs/${jobId}`)
+    .then((response) => (response.ok ? (response.json() as Promise<JobSnapshot>) : null))
+    .catch(() => null);
+
 /** Holds the job as last saved; everything on the screens is computed from it by the core. */
 export function JobProvider({ initial, children }: { initial: JobSnapshot; children: ReactNode }) {
   const { who } = useShell();
@@ -91,13 +113,25 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
   const sendNow = useCallback(
     async (command: Command): Promise<Trouble | null> => {
       const stage = stageShown();
+      const key = newKey();
       const body = {
         version: newest.current.job.version,
         who,
         ...(stage ? { stage } : {}),
+        key,
         command,
       };
-      const answer = await post<JobSnapshot>(`/api/v1/jobs/${jobId}/commands`, body);
+      const url = `/api/v1/jobs/${jobId}/commands`;
+      const answer = await post<JobSnapshot>(url, body);
+      if (!answer.ok && answer.status === 0) {
+        // It may have been kept and only the answer lost: asked as soon as the program answers again.
+        setTrouble(frame.lost);
+        const kept = await wasKept(`${url}?key=${encodeURIComponent(key)}`);
+        const now = kept ? await snapshotOf(jobId) : null;
+        if (now) take(now);
+        setTrouble(kept ? null : frame.lostNotSaved);
+        return kept ? null : { message: frame.lostNotSaved, pointer: '' };
+      }
       if (answer.ok) {
         take(answer.body);
         setTrouble(null);
@@ -181,10 +215,7 @@ function useRefresh(jobId: string, take: (next: JobSnapshot) => void): void {
   useEffect(() => {
     const look = () => {
       if (document.visibilityState !== 'visible') return;
-      fetch(`/api/v1/jobs/${jobId}`)
-        .then((response) => (response.ok ? (response.json() as Promise<JobSnapshot>) : null))
-        .then((next) => next && take(next))
-        .catch(() => undefined);
+      void snapshotOf(jobId).then((next) => next && take(next));
     };
     look();
     window.addEventListener('focus', look);

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Panel } from '../frame/Panel';
 import { frame } from '../words';
+import { useKept } from './useKept';
 import type { Trouble } from './JobProvider';
 
 /** Something is overruled: why, in a few words, for the sheet. */
@@ -20,13 +21,16 @@ export function ReasonPanel({
   onReason: (reason: string) => Promise<Trouble | null>;
   onClose: () => void;
 }) {
-  const [reason, setReason] = useState('');
+  const { value: reason, set: setReason, forget } = useKept(`reason.${title}`, () => '');
   const [trouble, setTrouble] = useState('');
   const give = async () => {
     if (reason.trim().length < 3) return setTrouble(frame.reasonShort);
     const answer = await onReason(reason.trim());
     if (answer) setTrouble(answer.message);
-    else onClose();
+    else {
+      forget();
+      onClose();
+    }
   };
   return (
     <Panel title={title} onClose={onClose}>

@@ -14,13 +14,11 @@ interface Props {
   readonly shop: Shop;
   readonly people: readonly string[];
   readonly change: (part: Partial<Shop>) => void;
-  /** Tells whether a field holds something that cannot be saved. */
-  readonly onFault: (field: string, wrong: boolean) => void;
 }
 
 /** How work is done here, at what, when, and when not. */
 export function BenchSettings(props: Props) {
-  const { shop, change, onFault } = props;
+  const { shop, change } = props;
   return (
     <>
       <section className="block questions" id="schools">
@@ -54,7 +52,6 @@ export function BenchSettings(props: Props) {
               value={String(shop.stations[id])}
               reads={(text) => plain(text, 1, 9, true)}
               onRead={(count) => change({ stations: { ...shop.stations, [id]: count } })}
-              onFault={onFault}
             />
           ))}
         </div>
@@ -65,7 +62,7 @@ export function BenchSettings(props: Props) {
   );
 }
 
-function Hours({ shop, people, change, onFault }: Props) {
+function Hours({ shop, people, change }: Props) {
   return (
     <section className="block" id="hours">
       <h2>{w.hours}</h2>
@@ -91,7 +88,6 @@ function Hours({ shop, people, change, onFault }: Props) {
                       },
                     })
                   }
-                  onFault={onFault}
                 />
               ))}
             </div>

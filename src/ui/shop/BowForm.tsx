@@ -1,6 +1,7 @@
 'use client';
 import { BOW_COLUMNS } from '@/contracts/bow-csv';
 import { bowName, type BowRecord } from '@/core/bow';
+import type { ShopUnits } from '@/core/units';
 import { bowStock as w } from '../words';
 import { freshId, RecordForm } from './RecordForm';
 
@@ -10,12 +11,14 @@ const COLUMNS = BOW_COLUMNS.filter(({ field }) => field !== 'id');
 export function BowForm({
   bow,
   ids,
+  units,
   onClose,
   onDone,
 }: {
   /** Null for a new one. */
   bow: BowRecord | null;
   ids: readonly string[];
+  units: ShopUnits;
   onClose: () => void;
   onDone: () => void;
 }) {
@@ -25,6 +28,7 @@ export function BowForm({
       save={w.save}
       columns={COLUMNS}
       record={bow}
+      units={units}
       urlOf={({ model, hand = '' }) => {
         const id = bow?.id ?? freshId([model, hand.slice(0, 1)], ids);
         return `/api/v1/shop/bows/${encodeURIComponent(id)}`;

@@ -70,12 +70,13 @@ export function BowStockPage({
             </tbody>
           </GridTable>
         )}
-        <SingleBows pieces={pieces} bows={bows} />
+        <SingleBows pieces={pieces} bows={bows} units={units} />
         {open === 'file' && <ImportBows onClose={() => setOpen(null)} onDone={done} />}
         {open !== null && open !== 'file' && (
           <BowForm
             bow={open === 'new' ? null : open}
             ids={bows.map(({ id }) => id)}
+            units={units}
             onClose={() => setOpen(null)}
             onDone={done}
           />

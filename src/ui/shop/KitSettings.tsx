@@ -7,25 +7,14 @@ import { plain, TypedField } from './TypedField';
 
 type Change = (part: Partial<Shop>) => void;
 /** Where the shop draws its lines, how much each place counts, and what a quote is made by. */
-export function KitSettings({
-  shop,
-  change,
-  onFault,
-}: {
-  shop: Shop;
-  change: Change;
-  /** Tells whether a field holds something that cannot be saved. */
-  onFault: (field: string, wrong: boolean) => void;
-}) {
+export function KitSettings({ shop, change }: { shop: Shop; change: Change }) {
   const lines = (next: Partial<KitLines>) => change({ kit: { ...shop.kit, ...next } });
   const quote = (next: Partial<Shop['quote']>) => change({ quote: { ...shop.quote, ...next } });
-  const shared = { onFault };
   return (
     <>
       <section className="block questions" id="kit">
         <h2>{w.kitLines}</h2>
         <TypedField
-          {...shared}
           id="third-axis"
           label={w.thirdAxis}
           value={write(shop.kit.thirdAxisPastM, 'distance', shop.units, { decimals: 0 })}
@@ -41,7 +30,6 @@ export function KitSettings({
           onRead={(si) => lines({ thirdAxisPastM: metre(si) })}
         />
         <TypedField
-          {...shared}
           id="overhang"
           label={w.overhang}
           value={write(shop.kit.overhangMm, 'length', shop.units)}
@@ -62,14 +50,13 @@ export function KitSettings({
         <p className="soft">{w.weightsHow}</p>
         <div className="weights">
           {SLOTS.map(({ id }) => (
-            <WeightField key={id} slot={id} shop={shop} change={change} onFault={onFault} />
+            <WeightField key={id} slot={id} shop={shop} change={change} />
           ))}
         </div>
       </section>
       <section className="block questions">
         <h2>{w.quote}</h2>
         <TypedField
-          {...shared}
           id="tax"
           label={w.tax}
           value={String(shop.quote.taxPct)}
@@ -77,7 +64,6 @@ export function KitSettings({
           onRead={(taxPct) => quote({ taxPct })}
         />
         <TypedField
-          {...shared}
           id="deposit"
           label={w.deposit}
           value={String(shop.quote.depositPct)}
@@ -85,7 +71,6 @@ export function KitSettings({
           onRead={(depositPct) => quote({ depositPct })}
         />
         <TypedField
-          {...shared}
           id="valid"
           label={w.valid}
           value={String(shop.quote.validDays)}
@@ -93,7 +78,6 @@ export function KitSettings({
           onRead={(validDays) => quote({ validDays })}
         />
         <TypedField
-          {...shared}
           id="hour"
           label={w.hour}
           hint={w.hourHint}
@@ -114,17 +98,7 @@ function measured(text: string, options: Parameters<typeof read>[1]) {
   return answer.ok ? { ok: true as const, value: answer.si } : answer;
 }
 
-function WeightField({
-  slot,
-  shop,
-  change,
-  onFault,
-}: {
-  slot: Slot;
-  shop: Shop;
-  change: Change;
-  onFault: (field: string, wrong: boolean) => void;
-}) {
+function WeightField({ slot, shop, change }: { slot: Slot; shop: Shop; change: Change }) {
   const { weights } = shop.kit;
   return (
     <TypedField
@@ -141,7 +115,6 @@ function WeightField({
           kit: { ...shop.kit, weights: value === null ? rest : { ...rest, [slot]: value } },
         });
       }}
-      onFault={onFault}
     />
   );
 }

@@ -108,6 +108,7 @@ export function PartsPage({
           <PartForm
             part={open === 'new' ? null : open}
             kind={kind}
+            units={units}
             onClose={() => setOpen(null)}
             onDone={done}
           />
@@ -136,11 +137,13 @@ function KindButton({
 function PartForm({
   part,
   kind,
+  units,
   onClose,
   onDone,
 }: {
   part: AnyPart | null;
   kind: PartKind | null;
+  units: ShopUnits;
   onClose: () => void;
   onDone: () => void;
 }) {
@@ -154,6 +157,7 @@ function PartForm({
         ({ header }) => header !== 'id' && header !== 'slot',
       )}
       record={part}
+      units={units}
       more={{ kind: slot }}
       urlOf={({ model, maker }) =>
         `/api/v1/shop/parts/${encodeURIComponent(part?.id ?? freshId([slot, maker, model], []))}`

@@ -1,10 +1,12 @@
 'use client';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { readCell, writeCell, type Column } from '@/contracts/csv';
+import { inShopUnits, readCell, writeCell, type Column } from '@/contracts/csv';
+import type { ShopUnits } from '@/core/units';
 import { Panel } from '../frame/Panel';
 import { post } from '../job/post';
+import { useKept } from '../job/useKept';
 import { recordForm as w, frame } from '../words';
 
 export type Cells = Readonly<Record<string, string>>;
@@ -17,6 +19,7 @@ export function RecordForm<R>({
   record,
   urlOf,
   more = {},
+  units,
   onClose,
   onDone,
 }: {
@@ -30,23 +33,40 @@ export function RecordForm<R>({
   urlOf: (cells: Cells) => string;
   /** What is sent beside the cells. */
   more?: Readonly<Record<string, string>>;
+  /** Measures are shown and read in these; the file’s own columns are what is sent. */
+  units: ShopUnits;
   onClose: () => void;
   onDone: () => void;
 }) {
-  const [cells, setCells] = useState<Cells>(() => cellsOf(columns, record));
+  const shown = useMemo(
+    () => columns.map((column) => inShopUnits(column, units)),
+    [columns, units],
+  );
+  const [first, setFirst] = useState<Cells>(() => cellsOf(shown, record));
+  const typed = useKept<Cells>(`form.${title}.${record === null ? 'new' : 'known'}`, () => ({}));
+  // Only what differs from what stands there is kept: another screen's changes show through.
+  const cells = { ...first, ...typed.value };
+  const change = (header: string, value: string) =>
+    typed.set((now) => ({ ...now, [header]: value }));
   // As it stood when it was opened, or as another screen made it since.
   const [seen, setSeen] = useState<Cells | null>(() => record && cellsOf(columns, record));
   const [faults, setFaults] = useState<Cells>({});
   const [trouble, setTrouble] = useState('');
   const save = async () => {
-    const wrong = faultsOf(columns, cells);
+    const wrong = faultsOf(shown, cells);
     setFaults(wrong);
     if (Object.keys(wrong).length > 0) return setTrouble(w.seeMarked);
-    const answer = await post(urlOf(cells), { ...more, cells, ...(seen ? { seen } : {}) }, 'PUT');
-    if (answer.ok) return onDone();
+    const sent = asInFile(columns, shown, cells, { first, seen });
+    const body = { ...more, cells: sent, ...(seen ? { seen } : {}) };
+    const answer = await post(urlOf(cells), body, 'PUT');
+    if (answer.ok) {
+      typed.forget();
+      return onDone();
+    }
     setTrouble(answer.message);
     const now = (answer.problem.now ?? {}) as Cells;
     setSeen((before) => before && { ...before, ...now });
+    setFirst((before) => ({ ...before, ...asShown(columns, shown, now) }));
     const errors = (answer.problem.errors ?? []) as { pointer: string; detail: string }[];
     setFaults(
       Object.fromEntries(
@@ -64,15 +84,23 @@ export function RecordForm<R>({
           void save();
         }}
       >
+        {typed.found && (
+          <p className="note" role="status">
+            {w.foundAgain}{' '}
+            <Button variant="text" onClick={typed.forget}>
+              {w.throwAway}
+            </Button>
+          </p>
+        )}
         <div className="bow-form">
-          {columns.map((column) => (
+          {shown.map((column) => (
             <Cell
               key={column.header}
               column={column}
               value={cells[column.header] ?? ''}
               fault={faults[column.header]}
               onChange={(value) => {
-                setCells((now) => ({ ...now, [column.header]: value }));
+                change(column.header, value);
                 setFaults(({ [column.header]: _gone, ...rest }) => rest);
               }}
             />
@@ -123,6 +151,39 @@ function Cell<R>({
     />
   );
 }
+
+/** What is sent: a cell left as it stood goes as it was, another one in the file’s own unit. */
+function asInFile<R>(
+  columns: readonly Column<R>[],
+  shown: readonly Column<R>[],
+  cells: Cells,
+  { first, seen }: { first: Cells; seen: Cells | null },
+): Cells {
+  return Object.fromEntries(
+    columns.map((column, i) => {
+      const { header } = column;
+      const cell = cells[header] ?? '';
+      if (seen && cell === first[header]) return [header, seen[header] ?? cell];
+      const value = shown[i]!.kind === column.kind ? null : readCell(shown[i]!, cell);
+      return [header, value?.ok ? column.kind.write(value.value) : cell];
+    }),
+  );
+}
+
+/** Cells of the file as the form shows them. */
+const asShown = <R,>(
+  columns: readonly Column<R>[],
+  shown: readonly Column<R>[],
+  cells: Cells,
+): Cells =>
+  Object.fromEntries(
+    columns.flatMap((column, i) => {
+      const cell = cells[column.header];
+      if (cell === undefined) return [];
+      const value = readCell(column, cell);
+      return [[column.header, value.ok ? shown[i]!.kind.write(value.value) : cell]];
+    }),
+  );
 
 const cellsOf = <R,>(columns: readonly Column<R>[], record: R | null): Cells =>
   Object.fromEntries(

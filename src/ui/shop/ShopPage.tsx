@@ -1,52 +1,24 @@
 'use client';
 import { useState } from 'react';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { Shop } from '@/core/job';
 import type { ShopUnits } from '@/core/units';
 import { Choice, type ChoiceOption } from '../fields/Choice';
 import { PageHead } from '../frame/PageHead';
-import { post } from '../job/post';
 import { BenchSettings } from './BenchSettings';
 import { KitSettings } from './KitSettings';
 import { shopWords as w } from '../words';
+import { useSaving } from './useSaving';
 
 /** Name, people, units and school of the shop. */
 export function ShopPage({ shop }: { shop: Shop }) {
-  const router = useRouter();
   const [draft, setDraft] = useState(shop);
   const [people, setPeople] = useState(shop.people.join('\n'));
-  const [said, setSaid] = useState<{ text: string; wrong: boolean } | null>(null);
-  const [faults, setFaults] = useState<Faults>({});
-  const [wrongFields, setWrongFields] = useState<readonly string[]>([]);
-  const change = (part: Partial<Shop>) => {
-    setDraft({ ...draft, ...part });
-    setSaid(null);
-  };
-  const onFault = (field: string, wrong: boolean) =>
-    setWrongFields((now) => [...now.filter((other) => other !== field), ...(wrong ? [field] : [])]);
-  const save = async () => {
-    const names = namesIn(people);
-    const found = faultsOf(draft, names);
-    setFaults(found);
-    if (Object.keys(found).length > 0) return;
-    if (wrongFields.length > 0) return setSaid({ text: w.seeMarked, wrong: true });
-    const answer = await post<Shop>(
-      '/api/v1/shop',
-      {
-        ...draft,
-        people: names,
-        hours: Object.fromEntries(
-          Object.entries(draft.hours).filter(([name]) => names.includes(name)),
-        ),
-      },
-      'PUT',
-    );
-    setSaid({ text: answer.ok ? w.saved : answer.message, wrong: !answer.ok });
-    if (answer.ok) router.refresh();
-  };
+  const names = namesIn(people);
+  const faults = faultsOf(draft, names);
+  const { said, leave } = useSaving(shop, settled(draft, names, faults));
+  const change = (part: Partial<Shop>) => setDraft((now) => ({ ...now, ...part }));
   const shared = { draft, change };
   const text = (field: 'name' | 'address' | 'timeZone', maxLength: number) => (
     <TextField
@@ -65,9 +37,10 @@ export function ShopPage({ shop }: { shop: Shop }) {
       <main className="shop">
         <form
           noValidate
+          onBlur={leave}
           onSubmit={(event) => {
             event.preventDefault();
-            void save();
+            leave();
           }}
         >
           <p className="soft">{w.lead}</p>
@@ -95,13 +68,10 @@ export function ShopPage({ shop }: { shop: Shop }) {
               helperText={faults.people ?? w.peopleHint}
               multiline
               value={people}
-              onChange={(event) => {
-                setPeople(event.target.value);
-                setSaid(null);
-              }}
+              onChange={(event) => setPeople(event.target.value)}
             />
           </section>
-          <section className="block questions">
+          <section className="block questions" data-units>
             <h2>{w.units}</h2>
             <UnitChoice {...shared} unit="length" label={w.length} options={w.lengths} />
             <UnitChoice {...shared} unit="force" label={w.force} options={w.forces} />
@@ -109,12 +79,9 @@ export function ShopPage({ shop }: { shop: Shop }) {
             <UnitChoice {...shared} unit="speed" label={w.speed} options={w.speeds} />
             <UnitChoice {...shared} unit="distance" label={w.distance} options={w.distances} />
           </section>
-          <BenchSettings shop={draft} people={namesIn(people)} change={change} onFault={onFault} />
-          <KitSettings shop={draft} change={change} onFault={onFault} />
+          <BenchSettings shop={draft} people={names} change={change} />
+          <KitSettings shop={draft} change={change} />
           <div className="actions">
-            <Button type="submit" variant="contained">
-              {w.save}
-            </Button>
             <Link href="/">{w.back}</Link>
             {said && (
               <span role="status" className={said.wrong ? 'field-error' : 'soft'}>
@@ -126,6 +93,25 @@ export function ShopPage({ shop }: { shop: Shop }) {
       </main>
     </>
   );
+}
+
+/** What can be saved: of a field that cannot stand as it is the others go all the same. */
+function settled(draft: Shop, names: readonly string[], faults: Faults): Partial<Shop> {
+  const { name, address, timeZone, people: _people, ...rest } = draft;
+  return {
+    ...rest,
+    address,
+    ...(faults.name ? {} : { name }),
+    ...(faults.timeZone ? {} : { timeZone }),
+    ...(faults.people
+      ? {}
+      : {
+          people: names,
+          hours: Object.fromEntries(
+            Object.entries(draft.hours).filter(([person]) => names.includes(person)),
+          ),
+        }),
+  };
 }
 
 type Faults = Partial<Record<'name' | 'address' | 'timeZone' | 'people', string>>;

@@ -7,7 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { PIECE_COLUMNS } from '@/contracts/bow-csv';
 import { bowName, pieceCents, type BowPiece, type BowRecord } from '@/core/bow';
-import { writeMoney } from '@/core/units';
+import { writeMoney, type ShopUnits } from '@/core/units';
 import { GridTable } from '../fields/GridTable';
 import { Panel } from '../frame/Panel';
 import { post } from '../job/post';
@@ -28,9 +28,11 @@ const nameOf = (bow: BowRecord) => `${bowName(bow)}, ${bow.hand}`;
 export function SingleBows({
   pieces,
   bows,
+  units,
 }: {
   pieces: readonly SingleBow[];
   bows: readonly BowRecord[];
+  units: ShopUnits;
 }) {
   const router = useRouter();
   const [open, setOpen] = useState<SingleBow | 'new' | null>(null);
@@ -86,6 +88,7 @@ export function SingleBows({
         <PieceForm
           piece={open === 'new' ? null : open}
           bows={bows}
+          units={units}
           onClose={() => setOpen(null)}
           onDone={done}
         />
@@ -160,11 +163,13 @@ function PieceLine({
 function PieceForm({
   piece,
   bows,
+  units,
   onClose,
   onDone,
 }: {
   piece: SingleBow | null;
   bows: readonly BowRecord[];
+  units: ShopUnits;
   onClose: () => void;
   onDone: () => void;
 }) {
@@ -199,6 +204,7 @@ function PieceForm({
         `/api/v1/shop/bow-pieces/${encodeURIComponent(piece?.serial ?? serial?.trim() ?? '')}`
       }
       more={{ bowId }}
+      units={units}
       onClose={onClose}
       onDone={onDone}
     />

@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useKept } from '../job/useKept';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -100,14 +100,23 @@ export function ShippedStepPanel({
   onTake: (edit: StepEdit) => void;
   onClose: () => void;
 }) {
-  const [title, setTitle] = useState(edit.title ?? '');
-  const [say, setSay] = useState(edit.say ?? '');
-  const [tool, setTool] = useState(edit.tool ?? '');
-  const [minutes, setMinutes] = useState(edit.minutes === undefined ? '' : String(edit.minutes));
-  const [station, setStation] = useState(edit.station ?? template.station);
-  const [needs, setNeeds] = useState(edit.needs ?? []);
-  const [off, setOff] = useState(edit.off === true);
-  const take = () =>
+  const kept = useKept(`step.${template.id}`, () => ({
+    title: edit.title ?? '',
+    say: edit.say ?? '',
+    tool: edit.tool ?? '',
+    minutes: edit.minutes === undefined ? '' : String(edit.minutes),
+    station: edit.station ?? template.station,
+    needs: edit.needs ?? [],
+    off: edit.off === true,
+  }));
+  const { title, say, tool, minutes, station, needs, off } = kept.value;
+  const put = (part: Partial<typeof kept.value>) => kept.set((now) => ({ ...now, ...part }));
+  const setTitle = (next: string) => put({ title: next });
+  const setSay = (next: string) => put({ say: next });
+  const setTool = (next: string) => put({ tool: next });
+  const setMinutes = (next: string) => put({ minutes: next });
+  const take = () => {
+    kept.settled();
     onTake({
       id: template.id,
       ...(off ? { off: true } : {}),
@@ -118,6 +127,7 @@ export function ShippedStepPanel({
       ...(station === template.station ? {} : { station }),
       ...(needs.length > 0 ? { needs } : {}),
     });
+  };
   const text = (
     id: string,
     label: string,
@@ -150,13 +160,13 @@ export function ShippedStepPanel({
         {text('step-say', w.say, say, setSay, 600, '')}
         {text('step-tool', w.tool, tool, setTool, 80, template.tool)}
         {text('step-minutes', w.minutes, minutes, setMinutes, 4, String(template.minutes))}
-        <StationField value={station} onChange={setStation} />
+        <StationField value={station} onChange={(next) => put({ station: next })} />
         <Several
           id="step-needs"
           label={w.needs}
           options={stepsOf(steps, template.id)}
           value={needs}
-          onChange={setNeeds}
+          onChange={(next) => put({ needs: next })}
         />
         <Choice
           label={w.leave}
@@ -165,7 +175,7 @@ export function ShippedStepPanel({
             { id: 'no', name: 'no' },
             { id: 'yes', name: 'yes' },
           ]}
-          onChange={(value) => setOff(value === 'yes')}
+          onChange={(value) => put({ off: value === 'yes' })}
         />
         <div className="actions">
           <Button type="submit" variant="contained">
@@ -217,9 +227,14 @@ export function OwnStepPanel({
   onTake: (step: OwnStep | null) => void;
   onClose: () => void;
 }) {
-  const [draft, setDraft] = useState(step ?? BLANK);
-  const [minutes, setMinutes] = useState(String(draft.minutes));
-  const set = (part: Partial<OwnStep>) => setDraft({ ...draft, ...part });
+  const kept = useKept(`own-step.${step?.id ?? 'new'}`, () => {
+    const draft = step ?? BLANK;
+    return { draft, minutes: String(draft.minutes) };
+  });
+  const { draft, minutes } = kept.value;
+  const set = (part: Partial<OwnStep>) =>
+    kept.set((now) => ({ ...now, draft: { ...now.draft, ...part } }));
+  const setMinutes = (next: string) => kept.set((now) => ({ ...now, minutes: next }));
   const others = stepsOf(steps, draft.id);
   return (
     <Panel wide typing title={step?.title ?? w.newStep} onClose={onClose}>
@@ -230,6 +245,7 @@ export function OwnStepPanel({
           event.preventDefault();
           // The tick is kept under its first name, so that changing the title loses nothing.
           const id = step?.id ?? idOf(draft.title);
+          kept.settled();
           onTake({ ...draft, id, title: draft.title.trim(), minutes: minutesIn(minutes) });
         }}
       >

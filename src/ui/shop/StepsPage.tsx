@@ -35,7 +35,7 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
     setOpen(null);
   };
   const save = async () => {
-    const answer = await post<Shop>('/api/v1/shop', { ...shop, steps }, 'PUT');
+    const answer = await post<Shop>('/api/v1/shop', { steps }, 'PATCH');
     setSaid(answer.ok ? w.saved : '');
     setRefused(answer.ok ? '' : answer.message);
     if (answer.ok) router.refresh();

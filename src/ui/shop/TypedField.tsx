@@ -1,6 +1,7 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import TextField from '@mui/material/TextField';
+import { draftOf, keepDraft } from '../job/draft';
 import { shopWords as w } from '../words';
 
 /** A number as it was typed, with why it cannot stand; what is typed is kept either way. */
@@ -26,7 +27,6 @@ export function TypedField<T>({
   placeholder,
   reads,
   onRead,
-  onFault,
 }: {
   id: string;
   label: string;
@@ -35,10 +35,17 @@ export function TypedField<T>({
   placeholder?: string;
   reads: ReadText<T>;
   onRead: (value: T) => void;
-  onFault: (field: string, wrong: boolean) => void;
 }) {
   const [typed, setTyped] = useState(value);
   const [wrong, setWrong] = useState('');
+  const read = useRef(reads);
+  useEffect(() => {
+    const kept = draftOf(`shop.${id}`);
+    if (kept === '') return;
+    setTyped(kept);
+    const answer = read.current(kept);
+    setWrong(answer.ok ? '' : answer.message);
+  }, [id]);
   return (
     <TextField
       id={`shop-${id}`}
@@ -53,7 +60,8 @@ export function TypedField<T>({
         setTyped(target.value);
         const answer = reads(target.value);
         setWrong(answer.ok ? '' : answer.message);
-        onFault(id, !answer.ok);
+        // What cannot stand as it is outlives the page; what can is saved.
+        keepDraft(`shop.${id}`, answer.ok ? '' : target.value);
         if (answer.ok) onRead(answer.value);
       }}
     />

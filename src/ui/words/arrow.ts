@@ -12,8 +12,8 @@ export const arrowWords = {
   partGone: 'A part of this build is not in the catalogue any more: choose another.',
   gone: 'not there any more',
   mass: 'One arrow',
-  perPound: (grains: string) => `${grains} gr for each pound`,
-  perPoundLight: (grains: string) => `${grains} gr for each pound: on the light side`,
+  perPound: (ratio: string) => ratio,
+  perPoundLight: (ratio: string) => `${ratio}: on the light side`,
   foc: 'Front of centre',
   spine: 'Spine needed',
   speed: 'Speed, predicted',
@@ -21,7 +21,7 @@ export const arrowWords = {
   joule: (joule: string) => `${joule} J`,
   noBow: 'needs a bow and a weight',
   asWeighed: (weight: string, verdict: string, perPound: string) =>
-    `as weighed, ${weight}: ${verdict}, ${perPound} gr per lb`,
+    `as weighed, ${weight}: ${verdict}, ${perPound}`,
   verdicts: { weak: 'weak', good: 'good', stiff: 'stiff' },
   ruler: (needed: string, from: string, to: string) =>
     `Spines of the shop: ${needed} is needed, ${from} to ${to} is good`,
@@ -66,7 +66,7 @@ export const arrowWords = {
     speed: 'The speed rests on the bow’s rating until a chronograph has spoken.',
   },
   watch: {
-    light: 'Under 5 grains for each pound of peak weight an arrow is refused like a dry fire.',
+    light: (least: string) => `Under ${least} of peak weight an arrow is refused like a dry fire.`,
     cut: 'Cut with a saw made for it, dust and splinters kept from eyes and lungs; flex and look at every shaft before it is shot.',
     stock: (shaft: string, n: number) =>
       `Only ${n} of ${shaft} lie here; the rest has to be ordered.`,

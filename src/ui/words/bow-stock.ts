@@ -35,6 +35,8 @@ export const bowStock = {
 /** Words of a form that is read like a row of a file. */
 export const recordForm = {
   seeMarked: 'Not saved: see the marked fields.',
+  foundAgain: 'What was typed here before and not saved stands here again.',
+  throwAway: 'Throw it away',
   example: (text: string) => `e.g. ${text}`,
   notKnown: 'not known',
 } as const;

@@ -132,8 +132,8 @@ export const bow = {
   inArrow: 'In the arrow',
   efficiency: 'Efficiency, by the rating',
   speed: 'Predicted speed',
-  aPound: 'a pound more weight',
-  halfAnInch: 'half an inch more draw',
+  moreWeight: (amount: string) => `${amount} more weight`,
+  moreDraw: (amount: string) => `${amount} more draw`,
   aGram: 'a gram more arrow',
   noLimit:
     'No turn limit is known for this bow. It is weighed as it is, and its bolts are not turned until the maker’s manual gives the limit.',
@@ -173,8 +173,8 @@ export const bow = {
     key: 'Key started at 12 or 6 o’clock, so that the turns are counted right.',
     board:
       'On the draw board: hands clear of the string, crank slowly, crank back before anything is touched.',
-    lightArrow:
-      'Speed bought with a light arrow is paid by the limbs: under 5 grains a pound it is like a dry fire.',
+    lightArrow: (least: string) =>
+      `Speed bought with a light arrow is paid by the limbs: under ${least} it is like a dry fire.`,
     dryFire: 'Weigh slowly through the peak and let down slowly. Never let the string go.',
     unequal: 'Upper and lower bolt stand apart. Bring them to the same turns before anything else.',
     manual: 'The maker’s manual comes before anything said here.',

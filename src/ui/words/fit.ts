@@ -169,7 +169,7 @@ export const fit = {
   noRoom: (top: string) => `The limbs end at ${top}: no room above the start.`,
   holdTest: (test: string, top: string, strained: boolean) =>
     `Earliest days, from handover on. Each step only after the hold test: ${test}. ${strained ? `Not past ${top}, where they strained.` : `The limbs go to ${top}.`}`,
-  childSlow: 'Under 16 at most a pound a month.',
+  childSlow: (most: string) => `Under 16 at most ${most} a month.`,
   because: {
     evidence:
       'What is seen is evidence for longer or shorter. It stands beside the number and is never mixed into it.',
@@ -197,7 +197,7 @@ export const fit = {
       `Before any trial the guess is ${weight} give or take a quarter: a table by age, build and experience, a shop rule.`,
     strained: 'Strained counts as half a no.',
     nextNone: 'The next trial stands in the middle of what is likely.',
-    nextStep: 'The next trial is at most 5 lb above the heaviest smooth one.',
+    nextStep: (most: string) => `The next trial is at most ${most} above the heaviest smooth one.`,
     nextStrained: 'The next trial stays under the one that strained.',
     nextPain: 'After pain the next trial waits for another day, a fifth under what hurt.',
     nextFailed: 'The next trial stays under the one that failed.',
@@ -208,7 +208,7 @@ export const fit = {
     eyeGlasses: 'With the glasses they will shoot with.',
     release: 'A release is tried on a loop of cord first, with both hands, never on a drawn bow.',
     oldSafe: 'Look the old bow over before drawing it: limbs, cams, servings, bolts.',
-    stretch: 'Arms out but not stretched: a stretched span adds half an inch.',
+    stretch: (adds: string) => `Arms out but not stretched: a stretched span adds ${adds}.`,
     tooLong: 'Too long is the common fault and shoots worse than too short.',
     safe: 'A bow is drawn only with an arrow on and a safe target in front, and never let go without one.',
     overBowed:

@@ -60,6 +60,9 @@ export const frame = {
   saving: 'Saving …',
   deviceCut:
     'The line to the device was cut. What came before is kept; look at the cable and start again.',
+  lost: 'Not connected. Whether the last entry was saved is asked as soon as the program answers; what you typed stands here.',
+  lostNotSaved:
+    'The connection broke before this was saved. What you typed stands here: enter it again.',
   notSaved: 'Not saved: the program does not answer. What you typed is kept; try again.',
   tryAgain: 'Try again',
   reason: 'Why',

@@ -86,7 +86,7 @@ export const kit = {
       'A part that cannot be mounted on this bow is refused; a doubt is shown, never taken for yes.',
   },
   watch: {
-    light: 'Arrows under 5 grains a pound of peak weight are refused like a dry fire.',
+    light: (least: string) => `Arrows under ${least} of peak weight are refused like a dry fire.`,
     release: 'A release is usually not in the box: without one the bow cannot be drawn safely.',
   },
 } as const;

@@ -63,7 +63,7 @@ export const shopWords = {
   loop: 'Arm span and the loop',
   loops: [
     { id: 'no', name: 'span ÷ 2.5' },
-    { id: 'yes', name: 'loop counts: half an inch less' },
+    { id: 'yes', name: 'loop counts: its length less' },
   ],
   kitLines: 'Lines of the kit',
   thirdAxis: 'All three axes past',

@@ -1,5 +1,5 @@
 import { grainsPerPound, neededSpineIn, spineVerdict } from '../../arrow';
-import { write, type Newton, type ShopUnits } from '../../units';
+import { perWeight, write, type Newton, type ShopUnits } from '../../units';
 import { cannotTell, doesNotFit, fits, itemOf, type KitContext, type KitRule } from '../types';
 
 const say = (peakN: Newton, shop: ShopUnits) => write(peakN, 'force', shop);
@@ -26,7 +26,7 @@ export const arrowMassNow: KitRule = {
     return ratio >= 5
       ? fits
       : doesNotFit(
-          `the bow was weighed at ${stands.now}: ${ratio.toFixed(1)} gr per lb. Shoot none before it is at ${stands.goal}`,
+          `the bow was weighed at ${stands.now}: ${perWeight(ratio, context.shop)}. Shoot none before it is at ${stands.goal}`,
         );
   },
 };

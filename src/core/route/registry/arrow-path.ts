@@ -220,7 +220,7 @@ export const ARROW_PATH: readonly SetupValue[] = [
     stage: 'bench',
     part: 'arrow',
     how: 'One finished arrow on the scale',
-    tool: 'grain scale',
+    tool: 'arrow scale',
     changed: 'the arrow’s build changed',
   },
 ];

@@ -51,7 +51,7 @@ export const ARROWS: readonly SetupValue[] = [
     short: 'set weighed',
     dependsOn: ['arrowsGlued', 'arrowsFletched'],
     how: 'Every finished arrow on the scale; those far off the set are put aside',
-    tool: 'grain scale',
+    tool: 'arrow scale',
     changed: 'the set was weighed',
   },
 ];

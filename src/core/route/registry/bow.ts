@@ -179,7 +179,7 @@ export const BOW: readonly SetupValue[] = [
     notice: 2,
     stage: 'bench',
     part: 'grip',
-    how: 'On the draw board: nock groove to the back of the plunger hole, as read; 1 3/4 in are added',
+    how: 'On the draw board: nock groove to the back of the plunger hole, as read; what a standard draw length has more is added',
     tool: 'draw board, tape',
     changed: 'the draw length changed',
   },

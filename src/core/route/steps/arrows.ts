@@ -72,7 +72,7 @@ export const ARROW_STEPS: readonly StepTemplate[] = [
     say: fixed(
       'Every finished arrow on the scale (Kit has the list); those far off the others are put aside or matched.',
     ),
-    tool: 'grain scale',
+    tool: 'arrow scale',
     minutes: 8,
     reads: ['setWeighed'],
     needs: ['glueArrows', 'fletchArrows', 'spinArrows'],

@@ -1,3 +1,4 @@
+import { read, TRADE_UNITS, type ShopUnits } from '../../units';
 /** How a screw is held. */
 export interface Fasten {
   /** Hex key as its size is stamped; null for fingers, pliers or a spanner. */
@@ -11,13 +12,23 @@ export interface Fasten {
 
 const HOLD = { snug: 'snug', tight: 'tight', fingers: 'by hand' } as const;
 
+/** The key as it is marked; a metric shop reads its size in millimetres first. */
+function keyName(hex: string, shop: ShopUnits): string {
+  if (shop.length !== 'mm') return hex;
+  const size = read(hex, { quantity: 'length', shop: TRADE_UNITS });
+  return size.ok ? `${size.si.toFixed(1)} mm (${hex.replace(' in', '″')})` : hex;
+}
+
 /**
  * "5/32 in hex key · tight · no thread locker". Sizes are the usual ones (shop rule): the part's
  * own leaflet comes first.
  */
-export function fastenText({ hex, hold, locker, plastic }: Fasten): string {
+export function fastenText(
+  { hex, hold, locker, plastic }: Fasten,
+  shop: ShopUnits = TRADE_UNITS,
+): string {
   return [
-    hex === null ? '' : `${hex} hex key`,
+    hex === null ? '' : `${keyName(hex, shop)} hex key`,
     HOLD[hold],
     locker === 'none' ? 'no thread locker' : 'thread locker that comes off again',
     plastic ? 'plastic: gently' : '',

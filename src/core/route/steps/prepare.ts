@@ -15,7 +15,7 @@ export const PREPARE: readonly StepTemplate[] = [
     stage: 'bench',
     station: 'counter',
     archer: false,
-    tool: 'grain scale',
+    tool: 'arrow scale',
     minutes: 3,
     reads: ['arrowMass'],
     needs: ['weighSet'],

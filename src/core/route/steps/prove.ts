@@ -1,4 +1,5 @@
 import { itemOf } from '../../kit';
+import { spoken } from '../../units';
 import { FASTEN } from './fasten';
 import { always, drive, fixed, DRAW_SAFELY } from './shared';
 import type { StepTemplate } from './types';
@@ -10,7 +11,7 @@ export const PROVE: readonly StepTemplate[] = [
     title: 'Set the rest’s cord',
     say: (context) =>
       drive(context) === 'cableDriven'
-        ? 'Cord on the down cable, against the serving: served in, or clamped, never on bare strands. Draw and read how far before full draw the two marks meet; move it until they meet in the last inch. One single knot and a long tail until paper is done.'
+        ? `Cord on the down cable, against the serving: served in, or clamped, never on bare strands. Draw and read how far before full draw the two marks meet; move it until they meet in the last ${spoken(25.4, 'length', context.shop, 'inch')}. One single knot and a long tail until paper is done.`
         : 'Pad or clamp on the limb, measured from its axle; a constricting knot that draws tight, the launcher fully down and a finger’s width of slack taken out. New cord stretches: look again after the first shots.',
     stage: 'bench',
     station: 'lane',
@@ -228,9 +229,8 @@ export const PROVE: readonly StepTemplate[] = [
   {
     id: 'pins',
     title: 'Set the pins',
-    say: fixed(
-      'First pin as high as it goes, to leave room; the next about a quarter inch below, gaps growing with distance. Settle each with three arrows, then its screw.',
-    ),
+    say: ({ shop }) =>
+      `First pin as high as it goes, to leave room; the next about ${spoken(6.35, 'length', shop, 'a quarter inch')} below, gaps growing with distance. Settle each with three arrows, then its screw.`,
     stage: 'lane',
     station: 'lane',
     archer: true,

@@ -1,4 +1,5 @@
 import { tensionFor, itemOf } from '../../kit';
+import { spoken } from '../../units';
 import type { CamSystem } from '../../bow';
 import { FASTEN } from './fasten';
 import { drive, fixed, DRAW_SAFELY } from './shared';
@@ -37,8 +38,8 @@ export const REST_STEPS: readonly StepTemplate[] = [
   {
     id: 'downCable',
     title: 'Find the cable that goes down',
-    say: ({ bow }) =>
-      `${bow ? DOWN_CABLE[bow.camSystem] : 'One cable goes down as the bow is drawn.'} Bows differ: draw an inch or two on the draw board, watch both, and mark the one that moves down.`,
+    say: ({ bow, shop }) =>
+      `${bow ? DOWN_CABLE[bow.camSystem] : 'One cable goes down as the bow is drawn.'} Bows differ: draw ${spoken(50, 'length', shop, 'an inch or two')} on the draw board, watch both, and mark the one that moves down.`,
     stage: 'bench',
     station: 'drawBoard',
     archer: false,
@@ -86,9 +87,8 @@ export const REST_STEPS: readonly StepTemplate[] = [
   {
     id: 'cordTie',
     title: 'Second knot, cut and melt the cord',
-    say: fixed(
-      'Paper is done: the marks meet in the last inch. Second knot against the first, cut to a finger’s width, melt the end to a bead.',
-    ),
+    say: ({ shop }) =>
+      `Paper is done: the marks meet in the last ${spoken(25.4, 'length', shop, 'inch')}. Second knot against the first, cut to a finger’s width, melt the end to a bead.`,
     stage: 'lane',
     station: 'lane',
     archer: false,

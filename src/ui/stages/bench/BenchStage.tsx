@@ -96,7 +96,8 @@ function BenchStep({ step }: { step: JobStep }) {
           <span className="soft">{w.tool}</span> {template.tool}
           {template.fasten && (
             <>
-              <span className="soft tool-screws">{w.screws}</span> {fastenText(template.fasten)}
+              <span className="soft tool-screws">{w.screws}</span>{' '}
+              {fastenText(template.fasten, snapshot.shop.units)}
             </>
           )}
         </p>

@@ -12,7 +12,17 @@ import {
   type LoggedCurve,
 } from '@/core/bow';
 import { drawOffSetup, RATING_SPEED_SIGMA, speedInput } from '@/core/job';
-import { figureText, mm, newton, write, writeParts } from '@/core/units';
+import {
+  MM_PER_INCH,
+  N_PER_POUND,
+  perWeight,
+  spoken,
+  figureText,
+  mm,
+  newton,
+  write,
+  writeParts,
+} from '@/core/units';
 import { DrawForceChart, type ForceLine } from '../../charts/DrawForceChart';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -171,8 +181,14 @@ function Speed({ bow }: { bow: BowRecord }) {
     [w.speed, `${bare} ± ${write(answer.speedMps * RATING_SPEED_SIGMA, 'speed', units)}`],
     [w.inArrow, `${answer.arrowEnergyJ.toFixed(1)} J`],
     [w.efficiency, `${(answer.efficiency * 100).toFixed(0)} %`],
-    [w.aPound, speed(answer.perPoundMps)],
-    [w.halfAnInch, speed(answer.perHalfInchMps)],
+    [
+      w.moreWeight(spoken(N_PER_POUND, 'force', units, 'a pound', { decimals: 1 })),
+      speed(answer.perPoundMps),
+    ],
+    [
+      w.moreDraw(spoken(MM_PER_INCH / 2, 'length', units, 'half an inch', { decimals: 1 })),
+      speed(answer.perHalfInchMps),
+    ],
     [w.aGram, speed(answer.perGramMps)],
   ];
   return (
@@ -195,7 +211,8 @@ function Speed({ bow }: { bow: BowRecord }) {
 }
 
 function ForceMargin({ logged }: { logged: boolean }) {
-  const { derived } = useJob();
+  const { derived, snapshot } = useJob();
+  const { units } = snapshot.shop;
   const input = speedInput(derived.context);
   const answer = input && speedSensitivity(input);
   return (
@@ -207,7 +224,7 @@ function ForceMargin({ logged }: { logged: boolean }) {
       ]}
       watch={[
         { id: 'board', text: w.watch.board, stop: true },
-        { id: 'dryFire', text: w.watch.lightArrow },
+        { id: 'dryFire', text: w.watch.lightArrow(perWeight(5, units)) },
       ]}
     />
   );

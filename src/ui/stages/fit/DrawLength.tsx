@@ -22,7 +22,7 @@ import {
   readOptionsFor,
   type FitReading,
 } from '@/core/job';
-import { mm, read, write, writeSpread } from '@/core/units';
+import { mm, read, spoken, write, writeSpread } from '@/core/units';
 import { DrawLengthRuler } from '../../drawings/DrawLengthRuler';
 import { WithFractions } from '../../fields/Figure';
 import { Choice } from '../../fields/Choice';
@@ -201,7 +201,10 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
       <Margin
         because={lengthReasons(snapshot, derived, DEFAULT_LOOP_MM)}
         watch={[
-          { id: 'stretch', text: w.watch.stretch },
+          {
+            id: 'stretch',
+            text: w.watch.stretch(spoken(12.7, 'length', shop.units, 'half an inch')),
+          },
           { id: 'safe', text: w.watch.safe },
           { id: 'tooLong', text: w.watch.tooLong },
           ...archerCautions(snapshot).filter(({ id }) => ['injury', 'minor', 'grows'].includes(id)),

@@ -8,9 +8,10 @@ import {
   type DrawWeightResult,
   type TrialOutcome,
   isChild,
+  TRIAL_STEP_N,
 } from '@/core/fit';
 import { archerCautions, readOptionsFor, weightTrials, firstTrialN, isOfHand } from '@/core/job';
-import { write } from '@/core/units';
+import { N_PER_POUND, spoken, write, type ShopUnits } from '@/core/units';
 import { WeightCurve } from '../../drawings/WeightCurve';
 import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
@@ -143,7 +144,7 @@ export function DrawWeight() {
         because={[
           ...(trials.length > 0 ? [w.because.startWhy(trials.length)] : []),
           w.because.prior(say(prior)),
-          nextReason(fitWeight.nextTrialLimit),
+          nextReason(fitWeight.nextTrialLimit, units),
           ...(trials.some((trial) => trial.outcome === 'strained') ? [w.because.strained] : []),
         ]}
         watch={[
@@ -190,7 +191,8 @@ function Growth({ bow }: { bow: BowRecord }) {
           </ol>
           <p className="small soft">
             {w.holdTest(HOLD_TEST, say(isStrained ? strainedN : bow.maxPeakN), isStrained)}{' '}
-            {child && w.childSlow}
+            {child &&
+              w.childSlow(spoken(N_PER_POUND, 'force', shop.units, 'a pound', { decimals: 1 }))}
           </p>
         </>
       )}
@@ -201,10 +203,10 @@ function Growth({ bow }: { bow: BowRecord }) {
 const tagOf = (outcome: TrialOutcome) =>
   ({ smooth: 'in', strained: 'warn', failed: 'out', pain: 'stop' })[outcome];
 
-const nextReason = (limit: DrawWeightResult['nextTrialLimit']) =>
+const nextReason = (limit: DrawWeightResult['nextTrialLimit'], shop: ShopUnits) =>
   ({
     none: w.because.nextNone,
-    stepAboveSmooth: w.because.nextStep,
+    stepAboveSmooth: w.because.nextStep(write(TRIAL_STEP_N, 'force', shop, { decimals: 0 })),
     belowStrained: w.because.nextStrained,
     belowFailed: w.because.nextFailed,
     pain: w.because.nextPain,

@@ -9,6 +9,7 @@ import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { ReasonPanel } from '../../job/ReasonPanel';
+import { useKept } from '../../job/useKept';
 import { useStage } from '../../job/useStage';
 import { handover as w, lane } from '../../words';
 import { NoBow } from '../bench/BenchStage';
@@ -106,14 +107,18 @@ function Cautions() {
 
 function MakeSheet({ open }: { open: readonly string[] }) {
   const { snapshot, send, sending } = useJob();
-  const [reason, setReason] = useState('');
+  const {
+    value: reason,
+    set: setReason,
+    forget,
+  } = useKept(`${snapshot.job.id}.openReason`, () => '');
   const [trouble, setTrouble] = useState('');
   const untold = HANDOVER_CAUTIONS.some(({ id }) => !snapshot.acknowledged.includes(id));
   const revision = (snapshot.sheets[0]?.revision ?? 0) + 1;
   const make = async () => {
     const answer = await send({ name: 'handOver', openReason: reason });
     setTrouble(answer?.message ?? '');
-    if (!answer) setReason('');
+    if (!answer) forget();
   };
   return (
     <section className="block make-sheet">

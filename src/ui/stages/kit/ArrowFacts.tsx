@@ -1,6 +1,9 @@
 import type { BuiltArrow } from '@/core/kit';
-import { write, type ShopUnits } from '@/core/units';
+import { perWeight, write, type ShopUnits } from '@/core/units';
 import { arrowWords as w } from '../../words';
+
+/** A grain, or a tenth of a gram: what an arrow is weighed to. */
+export const arrowDecimals = ({ mass }: ShopUnits) => ({ decimals: mass === 'gr' ? 0 : 1 });
 
 /** What the arrow comes to, the mass largest; what it rests on stands in the margin. */
 export function ArrowFacts({ arrow, units }: { arrow: BuiltArrow; units: ShopUnits }) {
@@ -19,15 +22,15 @@ export function ArrowFacts({ arrow, units }: { arrow: BuiltArrow; units: ShopUni
     <dl className="arrow-facts">
       <div>
         <dt>{w.mass}</dt>
-        <dd className="big figure">{write(massG, 'mass', units, { decimals: 0 })}</dd>
+        <dd className="big figure">{write(massG, 'mass', units, arrowDecimals(units))}</dd>
         {grainsPerPound !== undefined && (
           <dd>
             {light ? (
               <span className="tag" data-kind="warn">
-                {w.perPoundLight(grainsPerPound.toFixed(1))}
+                {w.perPoundLight(perWeight(grainsPerPound, units))}
               </span>
             ) : (
-              <span className="small soft">{w.perPound(grainsPerPound.toFixed(1))}</span>
+              <span className="small soft">{w.perPound(perWeight(grainsPerPound, units))}</span>
             )}
           </dd>
         )}
@@ -55,7 +58,7 @@ export function ArrowFacts({ arrow, units }: { arrow: BuiltArrow; units: ShopUni
             {w.asWeighed(
               write(asWeighed.peakN, 'force', units),
               w.verdicts[asWeighed.spineVerdict],
-              asWeighed.grainsPerPound.toFixed(1),
+              perWeight(asWeighed.grainsPerPound, units),
             )}
           </dd>
         )}

@@ -15,14 +15,14 @@ import {
   type PartOf,
 } from '@/core/kit';
 import { arrowGround } from '@/core/job';
-import { write, writeMoney } from '@/core/units';
+import { perWeight, write, writeMoney } from '@/core/units';
 import { SpineRuler } from '../../drawings/SpineRuler';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { arrowWords as w } from '../../words';
-import { ArrowFacts } from './ArrowFacts';
+import { arrowDecimals, ArrowFacts } from './ArrowFacts';
 import { ArrowForm } from './ArrowForm';
 import { ArrowSet } from './ArrowSet';
 import { CompareBuilds } from './CompareBuilds';
@@ -173,7 +173,10 @@ export function ArrowPart({ components }: { components: readonly AnyPart[] }) {
                 <li key={name}>
                   <span>{name}</span>
                   <span className="figure">
-                    {signed(write(massG, 'mass', snapshot.shop.units, { decimals: 0 }), massG)}
+                    {signed(
+                      write(massG, 'mass', snapshot.shop.units, arrowDecimals(snapshot.shop.units)),
+                      massG,
+                    )}
                   </span>
                   <span className="figure">
                     {signed(`${frontOfCentrePct.toFixed(1)} %`, frontOfCentrePct)}
@@ -221,7 +224,7 @@ export function ArrowPart({ components }: { components: readonly AnyPart[] }) {
           w.because.speed,
         ]}
         watch={[
-          { id: 'light', text: w.watch.light, stop: true },
+          { id: 'light', text: w.watch.light(perWeight(5, snapshot.shop.units)), stop: true },
           { id: 'cut', text: w.watch.cut },
           ...(parts && sellCents(parts.shaft as AnyPart) > 0 && parts.shaft.stock < choice.count
             ? [

@@ -6,6 +6,7 @@ import {
   type ArrowGround,
 } from '@/core/kit';
 import { write, writeMoney } from '@/core/units';
+import { arrowDecimals } from './ArrowFacts';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
 import { GridTable } from '../../fields/GridTable';
@@ -51,7 +52,7 @@ export function CompareBuilds({
                   <>
                     <td>{parts.shaft.model}</td>
                     <td className="figure">
-                      {write(answer.massG, 'mass', units, { decimals: 0 })}
+                      {write(answer.massG, 'mass', units, arrowDecimals(units))}
                     </td>
                     <td className="figure">{answer.frontOfCentrePct.toFixed(1)} %</td>
                     <td>{answer.spineVerdict ? w.verdicts[answer.spineVerdict] : '—'}</td>

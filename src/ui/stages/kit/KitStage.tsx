@@ -4,7 +4,7 @@ import type { AnyPart, CatalogueItem } from '@/core/kit';
 import { isSlot, missingSlots } from '@/core/kit';
 import { jobTotal, type JobTotal } from '@/core/quote';
 import { archerCautions } from '@/core/job';
-import { writeMoney } from '@/core/units';
+import { perWeight, writeMoney } from '@/core/units';
 import { dayText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -78,7 +78,7 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
               stop: rule.hard,
             })),
           ...(derived.kit.release ? [] : [{ id: 'release', text: w.watch.release }]),
-          { id: 'light', text: w.watch.light },
+          { id: 'light', text: w.watch.light(perWeight(5, snapshot.shop.units)) },
           ...archerCautions(snapshot).filter(({ id }) => id === 'legal'),
         ]}
       />

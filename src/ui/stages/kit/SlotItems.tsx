@@ -19,6 +19,7 @@ import { Choice } from '../../fields/Choice';
 import { PartDrawing } from '../../drawings/PartDrawing';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { useStage } from '../../job/useStage';
 import { useParts } from '../../shop/useParts';
 import { arrowWords, kit as w } from '../../words';
@@ -202,7 +203,8 @@ function ItemRow({
 }
 
 function OwnPart({ slot, onTake }: { slot: Slot; onTake: (label: string) => Promise<void> }) {
-  const [label, setLabel] = useState('');
+  const { job } = useJob().snapshot;
+  const { value: label, set: setLabel, settled } = useKept(`${job.id}.own.${slot}`, () => '');
   const [missing, setMissing] = useState(false);
   return (
     <form
@@ -211,7 +213,7 @@ function OwnPart({ slot, onTake }: { slot: Slot; onTake: (label: string) => Prom
       onSubmit={(event) => {
         event.preventDefault();
         if (label.trim() === '') setMissing(true);
-        else void onTake(label.trim());
+        else void onTake(label.trim()).then(settled);
       }}
     >
       <TextField

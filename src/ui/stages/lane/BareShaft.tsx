@@ -7,6 +7,7 @@ import { bareShaftTear } from '@/core/tuning';
 import { metre, read, type ReadOptions, type ShopUnits } from '@/core/units';
 import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { paperWords } from '../../words';
 import { RestContradiction } from './RestContradiction';
 import { NumberSet } from '../../fields/NumberSet';
@@ -24,11 +25,11 @@ const FAR = (shop: ShopUnits): ReadOptions => ({
 export function BareShaft() {
   const { snapshot, derived, send } = useJob();
   const units = snapshot.shop.units;
-  const [text, setText] = useState({
+  const { value: text, set: setText } = useKept(`${snapshot.job.id}.bareShaft`, () => ({
     distance: units.distance === 'yd' ? '20 yd' : '18 m',
     right: '',
     up: '',
-  });
+  }));
   const [trouble, setTrouble] = useState('');
   const options = readOptionsFor('bareShaft', units, snapshot.bow)!;
   const far = read(text.distance, FAR(units));

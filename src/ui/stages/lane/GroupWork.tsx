@@ -10,6 +10,7 @@ import { metre, mm, read, write } from '@/core/units';
 import { TargetDrawing } from '../../drawings/TargetDrawing';
 import { useDevice } from '../../fields/useDevice';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { useStage } from '../../job/useStage';
 import { devices as d, lane as w, marksWords as m } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
@@ -25,10 +26,11 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
   const units = snapshot.shop.units;
   const shots = confirmedShots(derived);
   const first = shots[0]?.distanceM ?? null;
-  const [distance, setDistance] = useState(() =>
+  const kept = `${snapshot.job.id}.group`;
+  const { value: distance, set: setDistance } = useKept(`${kept}.distance`, () =>
     usualDistance(first, snapshot.job.furthestM, units.distance),
   );
-  const [hits, setHits] = useState<readonly Hit[]>([]);
+  const { value: hits, set: setHits } = useKept<readonly Hit[]>(`${kept}.hits`, () => []);
   const [span, setSpan] = useState(1);
   const [moved, setMoved] = useState({ right: 0, up: 0 });
   const [trouble, setTrouble] = useState('');
@@ -41,7 +43,7 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
   });
   const further = first !== null && how.ok && Math.abs(how.si - first) >= 0.5;
   const expected = usePredicted(how.ok ? how.si : null);
-  const [typedDrop, setDrop] = useState<string | null>(null);
+  const { value: typedDrop, set: setDrop } = useKept<string | null>(`${kept}.drop`, () => null);
   const drop = typedDrop ?? (expected === null ? '' : `${expected.toFixed(1)} mm`);
   const dropRead = read(drop, {
     quantity: 'length',

@@ -1,11 +1,11 @@
 'use client';
-import { useState } from 'react';
 import { pinDistances, pinLayout, type PinPlace } from '@/core/flight';
 import { dropsBelow, type JobMarks } from '@/core/job';
 import { itemOf } from '@/core/kit';
 import { M_PER_YARD, metre, mm, read, write } from '@/core/units';
 import { PinsDrawing } from '../../drawings/PinsDrawing';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { marksWords } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
 
@@ -24,14 +24,15 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
   // Until a distance is confirmed the first pin is taken for the usual one.
   const first = marks.shots.length > 0 ? marks.referenceM / perUnit : USUAL_FIRST;
   const furthest = (snapshot.job.furthestM ?? 50) / perUnit;
-  const [distances, setDistances] = useState<readonly string[]>(() =>
+  const kept = `${snapshot.job.id}.pins`;
+  const { value: distances, set: setDistances } = useKept<readonly string[]>(`${kept}.at`, () =>
     pinDistances(sight?.pins ?? USUAL_PINS, Math.round(first), Math.round(furthest)).map(
       (d) => `${d} ${units.distance}`,
     ),
   );
   const roomStart = sight ? (sight.travelMm > 0 ? sight.travelMm : 2 * sight.housingRadiusMm) : 24;
-  const [roomText, setRoom] = useState(`${roomStart} mm`);
-  const [firstText, setFirst] = useState('');
+  const { value: roomText, set: setRoom } = useKept(`${kept}.room`, () => `${roomStart} mm`);
+  const { value: firstText, set: setFirst } = useKept(`${kept}.first`, () => '');
   const length = (text: string, what: string) =>
     read(text, { quantity: 'length', shop: units, bareUnit: 'mm', min: 0, max: 120, what });
   const room = length(roomText, 'room for pins');

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { latest } from '@/core/route';
 import { read, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { marksWords as m } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
 
@@ -12,11 +13,11 @@ export function ScaleReads() {
   const { snapshot, derived, send } = useJob();
   const units = snapshot.shop.units;
   const speed = latest(derived.history, 'arrowSpeed')?.si ?? null;
-  const [text, setText] = useState({
+  const { value: text, set: setText } = useKept(`${snapshot.job.id}.scale`, () => ({
     distance: '',
     scale: '',
     speed: speed === null ? '' : write(speed, 'speed', units, { decimals: 1 }),
-  });
+  }));
   const [trouble, setTrouble] = useState('');
   const distance = (what: string) =>
     ({ quantity: 'distance', shop: units, min: 3, max: 150, what }) as const;

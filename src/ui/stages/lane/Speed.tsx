@@ -10,6 +10,7 @@ import { read, write } from '@/core/units';
 import { MeasureField } from '../../fields/MeasureField';
 import { useDevice } from '../../fields/useDevice';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { Margin } from '../../job/Margin';
 import { Dock } from '../../job/Dock';
 import { LastValue } from '../../job/LastValue';
@@ -90,7 +91,7 @@ function SpeedEntry() {
   const { snapshot, send } = useJob();
   const units = snapshot.shop.units;
   const [other, setOther] = useState(false);
-  const [mass, setMass] = useState('');
+  const { value: mass, set: setMass } = useKept(`${snapshot.job.id}.otherMass`, () => '');
   const [fresh, setFresh] = useState<number | null>(null);
   const { reading, stale, shots: kept } = useSeries(other);
   // A new series begins where something changed, or where somebody says so.

@@ -1,6 +1,6 @@
 'use client';
 import { jobSpeed } from '@/core/job';
-import { write } from '@/core/units';
+import { perWeight, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { speedWords as s } from '../../words';
 
@@ -23,14 +23,14 @@ export function SpeedFacts() {
         <dl className="facts">
           <dt>{s.energy}</dt>
           <dd className="figure">
-            {trade
-              ? `${(figures.energyJ * FT_LB_PER_J).toFixed(1)} ft·lb`
-              : `${figures.energyJ.toFixed(1)} J`}{' '}
-            <span className="soft small">
-              {trade
-                ? `${figures.energyJ.toFixed(0)} J`
-                : `${(figures.energyJ * FT_LB_PER_J).toFixed(0)} ft·lb`}
-            </span>
+            {trade ? (
+              <>
+                {`${(figures.energyJ * FT_LB_PER_J).toFixed(1)} ft·lb`}{' '}
+                <span className="soft small">{`${figures.energyJ.toFixed(0)} J`}</span>
+              </>
+            ) : (
+              `${figures.energyJ.toFixed(1)} J`
+            )}
           </dd>
           <dt>{s.momentum}</dt>
           <dd className="figure">
@@ -39,11 +39,11 @@ export function SpeedFacts() {
               : `${figures.momentumNs.toFixed(2)} kg·m/s`}
           </dd>
           <dt>{s.grPerLb}</dt>
-          <dd className="figure">{figures.grainsPerPound.toFixed(1)}</dd>
+          <dd className="figure">{perWeight(figures.grainsPerPound, units)}</dd>
         </dl>
         {figures.grainsPerPound < NEAR_LIMIT && (
           <p className="note" data-kind="stop">
-            {s.light}
+            {s.light(perWeight(NEAR_LIMIT, units))}
           </p>
         )}
       </section>
@@ -76,7 +76,7 @@ export function SpeedFacts() {
                   <li key={other.arrowG}>
                     <span className="figure soft">{write(other.arrowG, 'mass', units)}</span>{' '}
                     <b className="figure">{write(other.speedMps, 'speed', units)}</b>{' '}
-                    <span className="small soft">{other.grPerLb.toFixed(1)} gr/lb</span>
+                    <span className="small soft">{perWeight(other.grPerLb, units)}</span>
                   </li>
                 ))}
               </ul>

@@ -10,6 +10,7 @@ import { PaperDrawing } from '../../drawings/PaperDrawing';
 import { useDevice } from '../../fields/useDevice';
 import { Choice } from '../../fields/Choice';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { useDraft } from '../../job/useDraft';
 import { devices, lane as w, paperWords as p } from '../../words';
 import { PaperAdviceLine } from './PaperAdviceLine';
@@ -30,7 +31,9 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
   const text = { right: rightText, up: upText };
   const [tapping, setTapping] = useState<'nock' | 'point'>('nock');
   const [point, setPoint] = useState<Tear>(CENTRE);
-  const [distance, setDistance] = useState(units.distance === 'yd' ? '7 ft' : '2 m');
+  const { value: distance, set: setDistance } = useKept<string>(`${draft}.far`, () =>
+    units.distance === 'yd' ? '7 ft' : '2 m',
+  );
   const [trouble, setTrouble] = useState('');
   const [again, setAgain] = useState(0);
   const archer = useDevice(snapshot.job.id, 'practice-archer', (line) => {

@@ -1,9 +1,9 @@
 'use client';
-import { useState } from 'react';
 import { sightMarks, thirdAxisFromGroups } from '@/core/flight';
 import { jobMarks } from '@/core/job';
 import { degree, metre, read } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { marksWords } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
 
@@ -14,13 +14,13 @@ const FINE_DEG = 0.3;
 export function ThirdAxisShot() {
   const { snapshot, derived } = useJob();
   const units = snapshot.shop.units;
-  const [text, setText] = useState({
+  const { value: text, set: setText } = useKept(`${snapshot.job.id}.thirdAxis`, () => ({
     distance: units.distance === 'yd' ? '30 yd' : '30 m',
     upSlope: '30',
     upRight: '',
     downSlope: '-30',
     downRight: '',
-  });
+  }));
   const angle = (value: string, what: string) =>
     read(value, { quantity: 'angle', shop: units, min: -60, max: 60, what });
   const beside = (value: string) =>

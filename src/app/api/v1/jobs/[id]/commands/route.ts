@@ -1,7 +1,13 @@
-import { runCommand } from '@/server/commands';
+import { runCommand, wasSaved } from '@/server/commands';
 import { answer, otherMethods, readJson } from '@/server/http';
 
-export const POST = (request: Request, { params }: { params: Promise<{ id: string }> }) =>
+type Params = { params: Promise<{ id: string }> };
+
+/** Whether a command, named by its key, was kept. */
+export const GET = (request: Request, { params }: Params) =>
+  answer(async () => wasSaved((await params).id, new URL(request.url).searchParams.get('key')));
+
+export const POST = (request: Request, { params }: Params) =>
   answer(async () => runCommand((await params).id, await readJson(request)));
 
-export const { GET, PUT, PATCH, DELETE } = otherMethods('POST');
+export const { PUT, PATCH, DELETE } = otherMethods('GET', 'POST');
