@@ -65,7 +65,13 @@ test('an entry whose answer was lost is asked for, and counts once', async () =>
   await settled(page);
   expect(lost).toBe(1);
   expect(await page.$eval('body', (node) => node.innerText)).not.toContain('Not connected');
-  expect((await shop.snapshot(jobId)).fitReadings).toHaveLength(before + 1);
+  const now = await shop.snapshot(jobId);
+  expect(now.fitReadings).toHaveLength(before + 1);
+  await shop.send(`/api/v1/jobs/${jobId}/commands`, {
+    version: now.job.version,
+    who: 'T. Okoro',
+    command: { name: 'undo' },
+  });
 });
 
 test('what was typed in a form stands there again after reload and Esc', async () => {
@@ -121,8 +127,40 @@ test('a setting is kept as its field is left, also when the page goes', async ()
   await page.waitForFunction(
     () => document.querySelector<HTMLInputElement>('#shop-address')?.value === 'Am Steg 6',
   );
+  await reads(page, 'Saved.');
   expect((await settings()).address).toBe('Am Steg 6');
 });
+
+test('a stage opened without a connection shows the application and says so', async () => {
+  const jobId = await shop.jobOf('Ilse');
+  const page = await shop.page();
+  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.reload({ waitUntil: 'load' });
+  await reads(page, '3 methods agree');
+  // The other stages come along while there is time.
+  await page.waitForFunction(
+    async (path) => Boolean(await caches.match(location.origin + path)),
+    { timeout: 20_000, polling: 500 },
+    `/jobs/${jobId}/bow`,
+  );
+  await shop.kill();
+  await page.goto(`${shop.url}/jobs/${jobId}/fit`);
+  await reads(page, '3 methods agree');
+  await reads(page, 'not connected', '.top');
+  await page.goto(`${shop.url}/jobs/${jobId}/bow`);
+  await reads(page, 'Ilse Maarand');
+  await reads(page, 'not connected', '.top');
+  await page.goto(`${shop.url}/orders`);
+  await reads(page, 'This page was not opened on this screen before');
+  await reads(page, 'Ilse Maarand', 'ul');
+  await shop.restart();
+  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await reads(page, '3 methods agree');
+  await page.waitForFunction(
+    () => !document.querySelector('.top')?.textContent?.includes('not connected'),
+  );
+}, 90_000);
 
 test('z takes back the newest entry, and only that', async () => {
   const jobId = await shop.jobOf('Noor');

@@ -38,7 +38,7 @@ async function metricJob(): Promise<string> {
       name: 'choosePackage',
       itemIds: [
         'rest-kiebitz',
-        'sight-feld-90',
+        'sight-steg',
         'peep-rund-3-16',
         'loop-schlinge',
         'arrows-halm-500',
@@ -64,12 +64,13 @@ async function metricJob(): Promise<string> {
 }
 
 const TRADE =
-  /[^.]{0,40}(?:(?:\d|[½¼¾⅛⅜⅝⅞]|\d\/\d+)\s?(?:in|lb|gr|fps|ft|yd)\b|\b(?:inch(?:es)?|pounds?|grains?|fps|ft·lb|gr per|per lb)\b)[^.]{0,30}/gi;
+  /[^.]{0,40}(?:(?:\d|[½¼¾⅛⅜⅝⅞]|\d\/\d+)\s?(?:in(?! (?:stock|the|\d))|lb|gr|fps|ft|yd)\b|\b(?:inch(?:es)?|pounds?|grains?|fps|ft·lb|gr per|per lb)\b)[^.]{0,30}/gi;
 
 /** What a page says, its fields' placeholders and labels among it, but for the choice of units itself. */
 const tradeWords = (page: Page) =>
   page.evaluate((pattern) => {
-    document.querySelectorAll('[data-units]').forEach((node) => node.remove());
+    // The pad’s unit keys are there to type another unit on purpose.
+    document.querySelectorAll('[data-units], .pad').forEach((node) => node.remove());
     const fields = [...document.querySelectorAll('input, textarea')].map(
       (field) => `${field.getAttribute('placeholder') ?? ''} ${(field as HTMLInputElement).value}`,
     );
@@ -83,7 +84,7 @@ const tradeWords = (page: Page) =>
 const OF_JOB = [
   ['meet', 'Have you shot before?'],
   ['fit', 'Arm span'],
-  ['fit?part=posture', 'Bow in hand'],
+  ['fit?part=posture', 'Mette Ovesen'],
   ['fit?part=weight', 'start weight'],
   ['fit?part=eye', 'eye'],
   ['fit?part=release', 'wall'],
@@ -95,7 +96,7 @@ const OF_JOB = [
   ['bow?part=twists', 'twist'],
   ['bow?part=force', 'more weight'],
   ['kit?slot=rest', 'Kiebitz'],
-  ['kit?slot=sight', 'Feld 90'],
+  ['kit?slot=sight', 'Steg'],
   ['kit?slot=arrows', 'Halm'],
   ['kit?slot=stabiliser', 'Stab'],
   ['kit?part=packages', 'Whole packages'],
@@ -106,13 +107,13 @@ const OF_JOB = [
   ['bench?step=loop', 'Tie the loop'],
   ['bench?step=cord', 'cord'],
   ['bench?step=downCable', 'cable'],
-  ['bench?step=pins', 'bench'],
+  ['bench?step=pins', 'Mette Ovesen'],
   ['lane?part=paper', 'Papers so far'],
   ['lane?part=paper&check=bare', 'Note the pair'],
   ['lane?part=paper&check=walk', 'plumb line'],
   ['lane?part=speed', 'Three shots'],
-  ['lane?part=first', 'Tap each hit'],
-  ['lane?part=marks', 'marks'],
+  ['lane?part=first', 'Mette Ovesen'],
+  ['lane?part=marks', 'Mette Ovesen'],
   ['steady', 'After the shot it'],
   ['handover', 'Told and understood'],
 ] as const;

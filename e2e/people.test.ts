@@ -172,10 +172,10 @@ test('a minor with guardian: looked at, started low, drawn against the legal fig
   await child.arrives('Tove Rask', 'right', true);
   const { page } = child;
   await child.says('guardianName', 'Ragna Rask');
+  await child.picks('12to15');
   await child.next('What do you want to shoot?');
   await reads(page, 'A minor: Ragna Rask decides', '.margin');
   await child.next('Have you shot before?');
-  await child.picks('12to15');
   await child.picks('slight');
   await child.next('Does anything hurt');
   expect((await child.snapshot()).archer).toMatchObject({ ageBand: '12to15', build: 'slight' });
@@ -257,11 +257,12 @@ test('an archer who brings an old bow: it is the target, down to peep and pin', 
     ['Peep to pin', '29 3/8'],
     ['Peep on the string', '6 1/4'],
     ['Brace height', '6 3/4'],
+    ['Axle to axle', '33'],
     ['Mass, as it is shot', '2310'],
   ] as const)
     await old.number(label, text);
   const { fitReadings } = await old.snapshot();
-  expect(fitReadings).toHaveLength(8);
+  expect(fitReadings).toHaveLength(9);
   expect(fitReadings.at(-1)).toMatchObject({ key: 'oldMass', si: 2310 });
 
   await old.goes('fit?part=weight', 'Weight of the trial bow');

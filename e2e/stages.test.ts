@@ -78,7 +78,7 @@ describe('Fit, further', () => {
 
 describe('Bow', () => {
   test('one that does not cover the fit is taken only with a reason, and can be put back', async () => {
-    const { page, jobId } = await open('Noor', 'bow?part=choose', '1 of 12 in the shop fit');
+    const { page, jobId } = await open('Noor', 'bow?part=choose', '2 of 14 in the shop fit');
     await click(page, 'aria/Take all the same: Torvik Uferläufer 28[role="button"]');
     await reads(page, 'Torvik Uferläufer 28 does not cover the fit');
     await page.keyboard.press('Enter');

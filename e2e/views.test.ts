@@ -23,7 +23,7 @@ const VIEWS = [
   ['bows of the shop', null, '/shop/bows', 'Read a file'],
   ['draw length', 'Ilse', 'fit', '3 methods agree'],
   ['draw weight', 'Ilse', 'fit?part=weight', 'start weight'],
-  ['bows', 'Noor', 'bow?part=choose', '1 of 12 in the shop fit'],
+  ['bows', 'Noor', 'bow?part=choose', '2 of 14 in the shop fit'],
   ['module', 'Ilse', 'bow?part=module', 'Two cams carry a module'],
   ['limb bolts', 'Ilse', 'bow?part=bolts', 'Turning plan'],
   ['draw force', 'Ilse', 'bow?part=force', 'a pound more weight'],

@@ -4,6 +4,7 @@ import { BOW_FORMAT, readBowFile, writeBowFile, type RowFault } from '@/contract
 import { mergeCells, readForm, rowChange, type RowChange } from '@/contracts/csv';
 import { bowName, OWN_BOW_ID, type BowRecord } from '@/core/bow';
 import { db, type Db } from '@/data/db';
+import { shopSettings } from '@/data/settings';
 import { allBows, bowById, insertBow, updateBow } from '@/data/stock';
 import { notOverwritten } from './part-stock';
 import { invalid, Problem } from './problem';
@@ -47,12 +48,13 @@ export function importBows(body: unknown, on: Db = db()): ImportAnswer {
       faults,
     });
   }
+  const { units } = shopSettings(on);
   const run = on.transaction((): ImportAnswer => {
     const count = { added: 0, changed: 0, same: 0 };
     const rows: RowChange[] = [];
     for (const { bow } of bows) {
       const before = bowById(on, bow.id);
-      const row = rowChange(BOW_FORMAT, before, bow, bowName(bow));
+      const row = rowChange(BOW_FORMAT, before, bow, bowName(bow), units);
       count[!row ? 'same' : row.isNew ? 'added' : 'changed']++;
       if (!row) continue;
       rows.push(row);

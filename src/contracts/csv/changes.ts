@@ -1,4 +1,5 @@
-import { writeCell, type TableFormat } from './table';
+import type { ShopUnits } from '@/core/units';
+import { inShopUnits, writeCell, type Column, type TableFormat } from './table';
 
 /** One cell a file would change. */
 export interface CellChange {
@@ -33,6 +34,7 @@ interface Priced {
  * What taking a row of a file would change, cell by cell as files write them.
  *
  * @param known null for a row whose id is not known.
+ * @param shop units the changes are shown in; the file's own where it is not said.
  * @returns null where nothing differs.
  */
 export function rowChange<R extends Priced>(
@@ -40,7 +42,9 @@ export function rowChange<R extends Priced>(
   known: R | null,
   next: R,
   name: string,
+  shop?: ShopUnits,
 ): RowChange | null {
+  const shown = (column: Column<R>) => (shop ? inShopUnits(column, shop) : column);
   const row = { id: next.id, name };
   if (known === null) {
     const price = columns.find(({ header }) => header === 'price_eur')!;
@@ -48,8 +52,9 @@ export function rowChange<R extends Priced>(
     return { ...row, isNew: true, changes: [change], jump: false };
   }
   const changes = columns.flatMap((column): CellChange[] => {
-    const [before, after] = [writeCell(column, known), writeCell(column, next)];
-    return before === after ? [] : [{ column: column.name, before, after }];
+    if (writeCell(column, known) === writeCell(column, next)) return [];
+    const as = shown(column);
+    return [{ column: as.name, before: writeCell(as, known), after: writeCell(as, next) }];
   });
   if (changes.length === 0) return null;
   return { ...row, isNew: false, changes, jump: isPriceJump(known.priceCents, next.priceCents) };

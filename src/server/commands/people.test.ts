@@ -6,7 +6,8 @@ import { pretendNow } from '../clock';
 import { Problem } from '../problem';
 import { loadSnapshot } from '../snapshot';
 import { todayView } from '../today';
-import { createJob, runCommand } from '.';
+import { changeShop, loadShop } from '../shop';
+import { createJob, runCommand, wasSaved } from '.';
 
 let db: Db;
 beforeEach(() => {
@@ -107,5 +108,60 @@ describe('the hand changed', () => {
     read(one, 'weightTrial', '30 lb', 'smooth');
     const now = loadSnapshot(one.job.id, db)!;
     expect(now.fitReadings.map(({ hand }) => hand)).toEqual(['right', 'left']);
+  });
+});
+
+describe('a command with a key', () => {
+  const key = 'entry-0001-abcd';
+  test('sent twice counts once, whatever version it carries; asked for, it is there', () => {
+    const one = job({ name: 'A' });
+    const body = {
+      version: 1,
+      who: 'T',
+      key,
+      command: { name: 'takeReadings', readings: [{ key: 'armSpan', entered: '70 in' }] },
+    };
+    expect(wasSaved(one.job.id, key, db)).toEqual({ saved: false });
+    runCommand(one.job.id, body, db);
+    const again = runCommand(one.job.id, body, db);
+    expect([again.fitReadings.length, again.job.version]).toEqual([1, 2]);
+    expect(wasSaved(one.job.id, key, db)).toEqual({ saved: true });
+  });
+  test('a refused one was not kept, and may be sent again', () => {
+    const one = job({ name: 'A' });
+    const body = (entered: string) => ({
+      version: 1,
+      who: 'T',
+      key,
+      command: { name: 'takeReadings', readings: [{ key: 'armSpan', entered }] },
+    });
+    problemOf(() => runCommand(one.job.id, body('nonsense'), db));
+    expect(wasSaved(one.job.id, key, db)).toEqual({ saved: false });
+    expect(runCommand(one.job.id, body('70 in'), db).fitReadings).toHaveLength(1);
+  });
+  test.each([null, '', 'x'.repeat(61)])('no key is asked for with %j', (wrong) => {
+    const one = job({ name: 'A' });
+    expect(problemOf(() => wasSaved(one.job.id, wrong, db)).status).toBe(400);
+    expect(problemOf(() => wasSaved('none', key, db)).status).toBe(404);
+  });
+});
+
+describe('settings changed in part', () => {
+  test('leave the others as another screen made them', () => {
+    changeShop({ name: 'Eins' }, db);
+    changeShop({ loopCounts: true }, db);
+    expect(loadShop(db)).toMatchObject({ name: 'Eins', loopCounts: true });
+  });
+  test.each([
+    [{ nosuch: 1 }],
+    [{ units: { length: 'ell' } }],
+    [{ timeZone: 'Mars/Base' }],
+    [[]],
+    [null],
+    ['x'],
+  ])('%j is refused and nothing is kept', (body) => {
+    const before = loadShop(db);
+    expect(problemOf(() => changeShop(body, db)).status).toBe(400);
+    expect(loadShop(db)).toEqual(before);
   });
 });

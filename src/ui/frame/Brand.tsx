@@ -1,5 +1,7 @@
+'use client';
 import Link from 'next/link';
 import { frame } from '../words';
+import { useConnected } from './connection';
 
 /** A cam with its axle and a bow's limb: our own mark. */
 export const Mark = ({ size = 34 }: { size?: number }) => (
@@ -11,9 +13,19 @@ export const Mark = ({ size = 34 }: { size?: number }) => (
   </svg>
 );
 
-export const Brand = () => (
-  <Link href="/" prefetch={false} className="brand" aria-label={frame.home}>
-    <Mark />
-    <span>{frame.brand}</span>
-  </Link>
-);
+export function Brand() {
+  const connected = useConnected();
+  return (
+    <>
+      <Link href="/" prefetch={false} className="brand" aria-label={frame.home}>
+        <Mark />
+        <span>{frame.brand}</span>
+      </Link>
+      {!connected && (
+        <b className="tag" data-kind="out" role="status">
+          {frame.notConnected}
+        </b>
+      )}
+    </>
+  );
+}

@@ -3,6 +3,7 @@ import { createContext, useContext, useEffect, useMemo, useState, type ReactNode
 import { ThemeProvider } from '@mui/material/styles';
 import type { Shop } from '@/core/job';
 import { theme } from '../theme/theme';
+import { useServiceWorker } from './connection';
 import { FindDialog } from './FindDialog';
 import { KeysDialog } from './KeysDialog';
 import { NewJobDialog } from './NewJobDialog';
@@ -31,6 +32,7 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
   const [opened, open] = useState<Opened>(null);
   const [who, setWho] = useWho(shop.people);
   usePageKeys();
+  useServiceWorker();
   useKeys({ '/': () => open('find'), n: () => open('new'), '?': () => open('keys') });
   useEffect(() => {
     // From here on keys and taps are heard; what drives the page from outside waits for it.

@@ -106,7 +106,8 @@ function Chains({ onClose }: { onClose: () => void }) {
 function LastEntry({ undoing }: { undoing: Undoing }) {
   const { snapshot, sending, trouble } = useJob();
   const last = snapshot.events.find((event) => event.canUndo);
-  if (sending) return <span className="end soft">{frame.saving}</span>;
+  // While the connection is broken that is said, not that it is being saved.
+  if (sending && trouble !== frame.lost) return <span className="end soft">{frame.saving}</span>;
   if (trouble) {
     return (
       <span className="end strip-trouble" role="alert">

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import { jobTotal } from '@/core/quote';
 import { STAGES } from '@/core/route';
 import { writeMoney } from '@/core/units';
+import { warmPages } from '../frame/connection';
 import { Brand } from '../frame/Brand';
 import { Panel } from '../frame/Panel';
 import { TopTools } from '../frame/TopTools';
@@ -19,6 +20,9 @@ import { rememberPlace } from './remember';
 import { StageRail } from './StageRail';
 import { useStage } from './useStage';
 import { useUndo } from './useUndo';
+
+/** So long a job is open before its other stages are fetched for a moment without a connection, ms. */
+const WARM_AFTER_MS = 5000;
 
 /** The frame of a job: who and what on top, stage rail, bow map, the work, what is to do again. */
 export function JobFrame({ children }: { children: ReactNode }) {
@@ -38,6 +42,11 @@ export function JobFrame({ children }: { children: ReactNode }) {
     // The bench tells its step itself.
     if (stage !== 'bench') rememberPlace(jobId, query ? `${stage}?${query}` : stage);
   }, [jobId, stage, query]);
+  useEffect(() => {
+    const stages = STAGES.map(({ id }) => `/jobs/${jobId}/${id}`);
+    const timer = setTimeout(() => warmPages(stages), WARM_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [jobId]);
   const [dock, setDock] = useState<HTMLElement | null>(null);
   const body = useRef<HTMLDivElement>(null);
   useEffect(() => {

@@ -1,3 +1,4 @@
+import { reportLost } from '../frame/connection';
 import { frame } from '../words';
 
 export type Posted<T> =
@@ -27,6 +28,7 @@ export async function post<T>(url: string, body: unknown, method = 'POST'): Prom
       body: JSON.stringify(body),
     });
   } catch {
+    reportLost();
     return { ok: false, message: frame.notSaved, pointer: '', status: 0, problem: {} };
   }
   const answer = (await response.json().catch(() => ({}))) as unknown;

@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { Fragment, useEffect, useState } from 'react';
 import Link from 'next/link';
 import TextField from '@mui/material/TextField';
 import type { Shop } from '@/core/job';
@@ -9,12 +9,21 @@ import { PageHead } from '../frame/PageHead';
 import { BenchSettings } from './BenchSettings';
 import { KitSettings } from './KitSettings';
 import { shopWords as w } from '../words';
-import { useSaving } from './useSaving';
+import { unsavedSettings, useSaving } from './useSaving';
 
 /** Name, people, units and school of the shop. */
 export function ShopPage({ shop }: { shop: Shop }) {
   const [draft, setDraft] = useState(shop);
   const [people, setPeople] = useState(shop.people.join('\n'));
+  const [round, setRound] = useState(0);
+  useEffect(() => {
+    const kept = unsavedSettings();
+    if (!kept) return;
+    setDraft((now) => ({ ...now, ...kept }));
+    if (kept.people) setPeople(kept.people.join('\n'));
+    // Fields begin anew with what stood in them.
+    setRound((n) => n + 1);
+  }, []);
   const names = namesIn(people);
   const faults = faultsOf(draft, names);
   const { said, leave } = useSaving(shop, settled(draft, names, faults));
@@ -79,8 +88,10 @@ export function ShopPage({ shop }: { shop: Shop }) {
             <UnitChoice {...shared} unit="speed" label={w.speed} options={w.speeds} />
             <UnitChoice {...shared} unit="distance" label={w.distance} options={w.distances} />
           </section>
-          <BenchSettings shop={draft} people={names} change={change} />
-          <KitSettings shop={draft} change={change} />
+          <Fragment key={round}>
+            <BenchSettings shop={draft} people={names} change={change} />
+            <KitSettings shop={draft} change={change} />
+          </Fragment>
           <div className="actions">
             <Link href="/">{w.back}</Link>
             {said && (

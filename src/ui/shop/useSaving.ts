@@ -3,7 +3,19 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import type { Shop } from '@/core/job';
 import { post } from '../job/post';
+import { draftOf, keepDraft } from '../job/draft';
 import { shopWords as w } from '../words';
+
+const UNSAVED = 'shop.unsaved';
+
+/** What was changed and not saved before the page went; null where nothing was. */
+export function unsavedSettings(): Partial<Shop> | null {
+  try {
+    return JSON.parse(draftOf(UNSAVED) || 'null') as Partial<Shop> | null;
+  } catch {
+    return null;
+  }
+}
 
 type Said = { readonly text: string; readonly wrong: boolean } | null;
 
@@ -34,33 +46,20 @@ export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; lea
       setSaid({ text: answer.ok ? w.saved : answer.message, wrong: !answer.ok });
       if (!answer.ok) return;
       saved.current = { ...saved.current, ...changed };
+      keepDraft(UNSAVED, '');
       router.refresh();
     });
   }, [router]);
 
   useEffect(() => {
     newest.current = settled;
+    const changed = changes(saved.current, settled);
+    // Until it is saved it outlives the page.
+    keepDraft(UNSAVED, Object.keys(changed).length === 0 ? '' : JSON.stringify(changed));
     if (!typing()) save();
   }, [save, settled]);
 
-  useEffect(() => {
-    // The page goes in the middle of a field: what stands in it goes along.
-    const going = () => {
-      const changed = changes(saved.current, newest.current);
-      if (Object.keys(changed).length === 0) return;
-      void fetch('/api/v1/shop', {
-        method: 'PATCH',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(changed),
-        keepalive: true,
-      }).catch(() => undefined);
-    };
-    window.addEventListener('pagehide', going);
-    return () => {
-      window.removeEventListener('pagehide', going);
-      save();
-    };
-  }, [save]);
+  useEffect(() => () => save(), [save]);
 
   return { said, leave: save };
 }

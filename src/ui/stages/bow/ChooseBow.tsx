@@ -136,7 +136,7 @@ function BowRow({ offer, cover }: { offer: BowOffer; cover: BowCover }) {
       {bow.hand === snapshot.archer.hand && offer.heldBy === null ? (
         <Button
           variant={verdict === 'fits' && !snapshot.bow && !isLoan(offer) ? 'contained' : 'outlined'}
-          aria-label={`${words}: ${bowName(bow)}`}
+          aria-label={`${words}: ${bowName(bow)}${piece ? `, ${w.condition[piece.condition]} ${piece.serial}` : ''}`}
           onClick={() => void press()}
         >
           {words}

@@ -1,0 +1,69 @@
+'use client';
+import { useEffect, useSyncExternalStore } from 'react';
+
+/** Whether the shop's program answers: false from a request that got no answer until one does. */
+let connected = true;
+const listeners = new Set<() => void>();
+const ASK_EVERY_MS = 2000;
+let asking = false;
+
+const tell = (next: boolean) => {
+  if (next === connected) return;
+  connected = next;
+  listeners.forEach((listener) => listener());
+};
+
+/** A request that the service worker leaves alone and that costs the server nothing. */
+const answers = () =>
+  fetch('/icon.svg', { method: 'HEAD', cache: 'no-store' }).then(
+    (response) => response.ok,
+    () => false,
+  );
+
+/** A request got no answer: asked until there is one. */
+export function reportLost(): void {
+  tell(false);
+  if (asking) return;
+  asking = true;
+  const ask = async () => {
+    if (await answers()) {
+      asking = false;
+      tell(true);
+    } else setTimeout(() => void ask(), ASK_EVERY_MS);
+  };
+  void ask();
+}
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => void listeners.delete(listener);
+};
+
+export const useConnected = (): boolean =>
+  useSyncExternalStore(
+    subscribe,
+    () => connected,
+    () => true,
+  );
+
+/** Pages of the job that may be wanted when there is no connection. */
+export function warmPages(paths: readonly string[]): void {
+  const urls = paths.map((path) => new URL(path, window.location.origin).href);
+  void navigator.serviceWorker?.ready.then((worker) => worker.active?.postMessage({ warm: urls }));
+}
+
+/** Registers the service worker, and looks whether the page came from the network or from its memory. */
+export function useServiceWorker(): void {
+  useEffect(() => {
+    const look = () => void answers().then((ok) => ok || reportLost());
+    look();
+    window.addEventListener('offline', reportLost);
+    if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator)
+      navigator.serviceWorker
+        .register('/sw.js')
+        .then(() => warmPages([window.location.href]))
+        // Without it the application works as before, but for pages without a connection.
+        .catch(() => undefined);
+    return () => window.removeEventListener('offline', reportLost);
+  }, []);
+}
