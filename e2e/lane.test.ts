@@ -189,7 +189,7 @@ test('a left-handed bow through paper, chronograph, two distances, to a tape tha
     await page.keyboard.press('Enter');
     await reads(page, 'left out: saw the vanes', '.shot-rows');
   }
-  await reads(page, 'Grains per pound');
+  await reads(page, 'Mass for the weight');
   await reads(page, 'Efficiency', '.speed-facts');
 
   await lane(page, jobId, 'part=first');

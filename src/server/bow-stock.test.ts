@@ -3,7 +3,7 @@ import { aBow } from '@/core/__tests__/fixtures';
 import { openDb, type Db } from '@/data/db';
 import { allBows, bowById, insertBow } from '@/data/stock';
 import { bowsFile, importBows, saveBow } from './bow-stock';
-import { Problem } from './problem';
+import { problemOf } from './testing/problem-of';
 
 let db: Db;
 beforeEach(() => {
@@ -16,14 +16,6 @@ const two = [aBow({ stock: 7 }), aBow({ id: 'new', model: 'Neu' })];
 const faulty = `${writeBowFile(two)}${writeBowFile([aBow({ id: 'bad' })])
   .split('\n')[1]!
   .replace('right', 'both')}\n`;
-const problemOf = (run: () => unknown): Problem => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof Problem) return error;
-  }
-  throw new Error('No problem');
-};
 
 describe('a bow file taken in', () => {
   test('looking at it saves nothing', () => {

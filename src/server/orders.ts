@@ -3,11 +3,10 @@ import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
 import { db, type Db } from '@/data/db';
 import { addBows } from '@/data/bow-pieces';
-import { openOrders, type OrderRow } from '@/data/orders';
+import type { OrderRow } from '@/core/job';
+import { openOrders } from '@/data/orders';
 import { addToShelf, shelfOrderById, takeShelfOrder, type ShelfOrder } from '@/data/reservations';
 import { invalid, notFound } from './problem';
-
-export type { OrderRow } from '@/data/orders';
 
 export const orders = (from: Db = db()): OrderRow[] => openOrders(from);
 

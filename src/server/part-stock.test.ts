@@ -19,7 +19,7 @@ import {
   takeImport,
 } from './part-stock';
 import { saveBow } from './bow-stock';
-import { Problem } from './problem';
+import { problemOf } from './testing/problem-of';
 
 let db: Db;
 beforeEach(() => {
@@ -28,15 +28,6 @@ beforeEach(() => {
 });
 afterEach(() => db.close());
 
-const problemOf = (run: () => unknown): Problem => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof Problem) return error;
-    throw error;
-  }
-  throw new Error('It was not refused');
-};
 const find = (q: string, more = '') =>
   findParts(new URLSearchParams(`q=${encodeURIComponent(q)}${more}`), db);
 const names = (q: string, more = '') => find(q, more).parts.map(({ model }) => model);

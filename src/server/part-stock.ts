@@ -1,7 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import { mergeCells, readForm, rowChange, type Merged, type RowChange } from '@/contracts/csv';
+import {
+  mergeCells,
+  readForm,
+  rowChange,
+  type ImportLook,
+  type Merged,
+  type RowChange,
+} from '@/contracts/csv';
 import { checkPart, partFormat, writePartFile } from '@/contracts/part-csv';
 import {
   isPartKind,
@@ -161,19 +168,6 @@ const taken = (why: string) =>
   new Problem(422, 'id-taken', 'The file was not taken', {
     detail: `${why}. Nothing of the file was taken.`,
   });
-
-export interface ImportLook {
-  readonly importId: string;
-  readonly added: number;
-  readonly changed: number;
-  readonly same: number;
-  /** Rows whose price moves by more than a third, the first of them; taken only one by one. */
-  readonly jumps: readonly RowChange[];
-  readonly jumpCount: number;
-  /** The other rows that would be added or changed, a page of them. */
-  readonly rows: readonly RowChange[];
-  readonly rowCount: number;
-}
 
 const ROWS_A_PAGE = 200;
 

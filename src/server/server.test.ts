@@ -15,19 +15,10 @@ import { find } from './find';
 import { answer, readJson } from './http';
 import { openApi } from './openapi';
 import { sheetPdf } from './pdf/sheet-pdf';
-import { notFound, Problem } from './problem';
+import { notFound } from './problem';
 import { loadShop, saveShop } from './shop';
 import { todayView } from './today';
-
-const problemOf = (run: () => unknown): Problem => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof Problem) return error;
-    throw error;
-  }
-  throw new Error('No problem');
-};
+import { problemOf } from './testing/problem-of';
 
 describe('the compute interface', () => {
   const names = Object.keys(CALCULATIONS);

@@ -21,6 +21,20 @@ export interface RowChange {
   readonly jump: boolean;
 }
 
+/** What a list put aside would change, a page of it. */
+export interface ImportLook {
+  readonly importId: string;
+  readonly added: number;
+  readonly changed: number;
+  readonly same: number;
+  /** Rows whose price moves by more than a third, the first of them; taken only one by one. */
+  readonly jumps: readonly RowChange[];
+  readonly jumpCount: number;
+  /** The other rows that would be added or changed, a page of them. */
+  readonly rows: readonly RowChange[];
+  readonly rowCount: number;
+}
+
 /** Whether a price moves by more than a third of what it was: a slip, or another currency. */
 export const isPriceJump = (beforeCents: number, afterCents: number): boolean =>
   3 * Math.abs(afterCents - beforeCents) > beforeCents && beforeCents > 0;

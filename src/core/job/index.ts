@@ -5,6 +5,7 @@ export * from './stages';
 export * from './marks';
 export * from './entry';
 export * from './today';
+export * from './orders';
 export * from './planned-days';
 export * from './fit-readings';
 export * from './archer-age';

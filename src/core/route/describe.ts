@@ -8,7 +8,7 @@ const isQuantity = (kind: SetupValue['kind']): kind is QuantityName =>
 
 /** A value of the registry in the shop's units; millimetres where the trade speaks them. */
 export function writeValue(key: SetupKey, si: number, shop: ShopUnits, signed = false): string {
-  const { kind, bareUnit } = setupValue(key);
+  const { kind, bareUnit, tolerance } = setupValue(key);
   if (!isQuantity(kind)) throw new Error(`${key} is not written as a number`);
   if (bareUnit === 'mm')
     return `${signed && si > 0 ? '+' : ''}${si.toFixed(1).replace('-', '−')} mm`;
@@ -16,7 +16,9 @@ export function writeValue(key: SetupKey, si: number, shop: ShopUnits, signed = 
   if (key === 'sightBase') return `mark ${Math.round(si)}`;
   if (key === 'stringTwists')
     return write(si, kind, shop, { signed: true }).replace('turn', 'twist');
-  return write(si, kind, shop, { signed });
+  // What is set to under a millimetre is read to a tenth of one.
+  const fine = kind === 'length' && shop.length === 'mm' && tolerance < 1;
+  return write(si, kind, shop, { signed, ...(fine ? { decimals: 1 } : {}) });
 }
 
 /** A tear in words, seen from the archer: where the nock went. */

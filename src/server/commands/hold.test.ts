@@ -13,12 +13,12 @@ import { bringBack, forgetSingleBow, saveSingleBow, singleBows } from '../bow-pi
 import { calendarView } from '../calendar';
 import { pretendNow } from '../clock';
 import { orders, ordersFile, settleShelfOrder } from '../orders';
-import { Problem } from '../problem';
 import { readJobs } from '../read-jobs';
 import { loadSnapshot } from '../snapshot';
 import { bowsFor } from '../stock';
 import { todayView } from '../today';
 import { createJob, runCommand } from '.';
+import { problemOf } from '../testing/problem-of';
 
 let db: Db;
 beforeEach(() => {
@@ -42,15 +42,6 @@ const takeBow = (to: JobSnapshot, more: object = {}) =>
   send(to, { name: 'chooseBow', bowId: BOW, reason: 'a test', ...more });
 const putPart = (to: JobSnapshot, slot: string, itemId: string | null, more: object = {}) =>
   send(to, { name: 'choosePart', slot, itemId, owned: false, label: '', ...more });
-const problemOf = (run: () => unknown): Problem => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof Problem) return error;
-    throw error;
-  }
-  throw new Error('It was not refused');
-};
 const stockOf = (id: string) => partById(db, id)!.stock;
 const bows = () => bowById(db, BOW)!.stock;
 const free = (of: JobSnapshot) =>

@@ -3,11 +3,11 @@ import type { JobSnapshot } from '@/core/job';
 import { openDb, type Db } from '@/data/db';
 import { insertBow } from '@/data/stock';
 import { pretendNow } from '../clock';
-import { Problem } from '../problem';
 import { loadSnapshot } from '../snapshot';
 import { todayView } from '../today';
 import { changeShop, loadShop } from '../shop';
 import { createJob, runCommand, wasSaved } from '.';
+import { problemOf } from '../testing/problem-of';
 
 let db: Db;
 beforeEach(() => {
@@ -25,15 +25,6 @@ const send = ({ job: { id } }: JobSnapshot, command: object): JobSnapshot =>
 const answer = (to: JobSnapshot, archer: object) => send(to, { name: 'setAnswers', archer });
 const read = (to: JobSnapshot, key: string, entered: string, choice?: string) =>
   send(to, { name: 'takeReadings', readings: [{ key, entered, ...(choice ? { choice } : {}) }] });
-const problemOf = (run: () => unknown): Problem => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof Problem) return error;
-    throw error;
-  }
-  throw new Error('It was not refused');
-};
 
 describe('a birth date', () => {
   test('says age and being of age, and goes on saying it as the years pass', () => {

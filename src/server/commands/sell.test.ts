@@ -5,11 +5,11 @@ import { openDb, type Db } from '@/data/db';
 import { insertBow, insertItem, itemById } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { orders, ordersFile } from '../orders';
-import { Problem } from '../problem';
 import { findQuote, loadQuote } from '../quotes';
 import { loadSnapshot } from '../snapshot';
 import { itemsFor } from '../stock';
 import { createJob, runCommand } from '.';
+import { problemOf } from '../testing/problem-of';
 
 let db: Db;
 beforeEach(() => {
@@ -40,15 +40,6 @@ const take = (to: JobSnapshot, itemId: string, fromStock = true) =>
     label: '',
     fromStock,
   });
-const problemOf = (run: () => unknown): Problem => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof Problem) return error;
-    throw error;
-  }
-  throw new Error('It was not refused');
-};
 /** One lies in the shop, no more. */
 const LAST = 'rest-regenpfeifer';
 const partOf = (snapshot: JobSnapshot, slot: string) =>

@@ -27,7 +27,8 @@ export function TextAnswer(props: TextAnswerProps) {
   const [text, setText] = useState(value);
   const [trouble, setTrouble] = useState('');
   const saved = useRef(value);
-  const { id: page = '' } = useParams<{ id?: string }>();
+  // Outside of a job's pages there are no parameters.
+  const page = (useParams() as { id?: string } | null)?.id ?? '';
   const draft = `${page}.answer.${id}`;
   // What was typed and not saved before the page went stands here again.
   useEffect(() => {

@@ -14,11 +14,13 @@ const tell = (next: boolean) => {
 };
 
 /** A request that the service worker leaves alone and that costs the server nothing. */
-const answers = () =>
-  fetch('/icon.svg', { method: 'HEAD', cache: 'no-store' }).then(
-    (response) => response.ok,
-    () => false,
-  );
+const answers = async (): Promise<boolean> => {
+  try {
+    return (await fetch('/icon.svg', { method: 'HEAD', cache: 'no-store' })).ok;
+  } catch {
+    return false;
+  }
+};
 
 /** A request got no answer: asked until there is one. */
 export function reportLost(): void {

@@ -32,7 +32,7 @@ const calls: { url: string; body: { version: number } }[] = [];
 function serve(handler: Handler) {
   const fetched = async (url: string, init?: { body?: string }): Promise<object> => {
     const body = init?.body ? JSON.parse(init.body) : null;
-    if (!body) return { ok: false, json: async () => null };
+    if (!body) return { ok: false, status: 404, json: async () => null };
     calls.push({ url, body });
     const answer = handler(url, body);
     if (answer === 'offline') throw new TypeError('fetch failed');
@@ -128,7 +128,7 @@ describe('the job on a screen', () => {
     await act(async () => {
       trouble = await send({ name: 'undo' });
     });
-    expect(trouble!).toMatchObject({ message: expect.stringContaining('Not saved') });
+    expect(trouble!).toMatchObject({ message: expect.stringContaining('broke before this was') });
     expect(screen.getByText(/version 4, calm, at rest/)).toBeInTheDocument();
   });
 });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
+import type { OrderRow } from '@/core/job';
 import { plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
 import { useWho } from '../frame/useWho';
@@ -10,27 +11,8 @@ import { post } from '../job/post';
 import { orderWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
 
-export interface Order {
-  /** Of an order for the shelf; null for a job's. */
-  readonly orderId: number | null;
-  readonly jobId: string | null;
-  readonly version: number | null;
-  readonly number: number;
-  readonly archer: string;
-  readonly promisedDay: string | null;
-  /** A place of the kit, or "bow". */
-  readonly slot: string;
-  readonly itemId: string | null;
-  readonly label: string;
-  readonly count: number;
-  readonly supplier: string;
-  readonly arrivesDay: string;
-  readonly orderedAt: string | null;
-  readonly arrivedAt: string | null;
-}
-
 type State = 'toOrder' | 'ordered' | 'arrived' | 'calledOff';
-const stateOf = ({ orderedAt, arrivedAt }: Order): State =>
+const stateOf = ({ orderedAt, arrivedAt }: OrderRow): State =>
   arrivedAt ? 'arrived' : orderedAt ? 'ordered' : 'toOrder';
 
 /** What open jobs wait for, by supplier: marked when it is ordered and when it has come. */
@@ -38,13 +20,13 @@ export function OrdersPage({
   orders,
   people,
 }: {
-  orders: readonly Order[];
+  orders: readonly OrderRow[];
   people: readonly string[];
 }) {
   const router = useRouter();
   const [trouble, setTrouble] = useState('');
   const [who] = useWho(people);
-  const mark = async ({ orderId, jobId, version, slot }: Order, state: State) => {
+  const mark = async ({ orderId, jobId, version, slot }: OrderRow, state: State) => {
     const command =
       slot === 'bow' ? { name: 'orderBow', state } : { name: 'orderPart', slot, state };
     const answer =
@@ -115,15 +97,15 @@ export function OrdersPage({
   );
 }
 
-const placeOf = ({ jobId, slot }: Order) =>
+const placeOf = ({ jobId, slot }: OrderRow) =>
   slot === 'bow' ? `/jobs/${jobId}/bow?part=choose` : `/jobs/${jobId}/kit?slot=${slot}`;
 
 function OrderLine({
   order,
   onMark,
 }: {
-  order: Order;
-  onMark: (order: Order, state: State) => Promise<void>;
+  order: OrderRow;
+  onMark: (order: OrderRow, state: State) => Promise<void>;
 }) {
   const state = stateOf(order);
   const { promisedDay, arrivesDay } = order;

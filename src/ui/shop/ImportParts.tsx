@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
-import type { RowFault } from '@/contracts/csv';
+import type { ImportLook, RowFault } from '@/contracts/csv';
 import type { AnyPart, PartKind } from '@/core/kit';
 import { slotName } from '@/core/kit';
 import type { FileRead } from '@/workers/part-file';
@@ -10,7 +10,7 @@ import { post } from '../job/post';
 import { frame, partStock as w } from '../words';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { Faults } from './Faults';
-import { moreOfLook, type Look } from './look';
+import { moreOfLook } from './look';
 import { useTextFile } from './useTextFile';
 
 /** Parts sent at once. */
@@ -21,7 +21,7 @@ type At =
   | { readonly at: 'start' }
   | { readonly at: 'reading' | 'sending'; readonly done: number; readonly total: number }
   | { readonly at: 'read'; readonly read: Read }
-  | { readonly at: 'looked'; readonly read: Read; readonly look: Look }
+  | { readonly at: 'looked'; readonly read: Read; readonly look: ImportLook }
   | { readonly at: 'refused'; readonly message: string };
 
 /**
@@ -77,7 +77,7 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
     }
     const response = await fetch(`/api/v1/shop/parts/imports/${mine.id}`);
     if (!response.ok) return setState({ at: 'refused', message: w.notRead });
-    setState({ at: 'looked', read: found, look: (await response.json()) as Look });
+    setState({ at: 'looked', read: found, look: (await response.json()) as ImportLook });
   };
 
   const take = async (importId: string) => {

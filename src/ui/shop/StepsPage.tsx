@@ -17,13 +17,16 @@ import {
 } from '@/core/route';
 import { PageHead } from '../frame/PageHead';
 import { post } from '../job/post';
-import { stepWords as w } from '../words';
+import { useKept } from '../job/useKept';
+import { recordForm, stepWords as w } from '../words';
 import { OwnStepPanel, ShippedStepPanel } from './StepPanels';
 
 /** The steps as this shop does them; checked as a whole before anything is saved. */
 export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
   const router = useRouter();
-  const [steps, setSteps] = useState(shop.steps);
+  // Changes not saved yet outlive the page; saved they are the shop's.
+  const kept = useKept('shop.steps', () => shop.steps);
+  const { value: steps, set: setSteps } = kept;
   const [open, setOpen] = useState<string | 'new' | null>(null);
   const [said, setSaid] = useState('');
   const [refused, setRefused] = useState('');
@@ -38,7 +41,9 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
     const answer = await post<Shop>('/api/v1/shop', { steps }, 'PATCH');
     setSaid(answer.ok ? w.saved : '');
     setRefused(answer.ok ? '' : answer.message);
-    if (answer.ok) router.refresh();
+    if (!answer.ok) return;
+    kept.settled();
+    router.refresh();
   };
   const edit = (id: string) => steps.edits.find((entry) => entry.id === id);
   const shipped = STEP_TEMPLATES.find(({ id }) => id === open);
@@ -62,6 +67,14 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
             {said}
           </span>
         </div>
+        {kept.found && (
+          <p className="note" role="status">
+            {recordForm.foundAgain}{' '}
+            <Button variant="text" onClick={kept.forget}>
+              {recordForm.throwAway}
+            </Button>
+          </p>
+        )}
         <Faults faults={faults} refused={refused} />
         <ul className="rows step-rows">
           {steps.own.map((step) => (

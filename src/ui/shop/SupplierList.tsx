@@ -1,11 +1,12 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import type { ImportLook } from '@/contracts/csv';
 import { Panel } from '../frame/Panel';
 import { post } from '../job/post';
 import { frame, partStock as w } from '../words';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
-import { moreOfLook, type Look } from './look';
+import { moreOfLook } from './look';
 
 /** A supplier's newest list beside what the shop has; only what is ticked is taken. */
 export function SupplierList({
@@ -17,11 +18,11 @@ export function SupplierList({
   onClose: () => void;
   onDone: () => void;
 }) {
-  const [look, setLook] = useState<Look | null>(null);
+  const [look, setLook] = useState<ImportLook | null>(null);
   const [ticks, setTicks] = useState(NO_TICKS);
   const [trouble, setTrouble] = useState('');
   const fetchList = async (supplier: string) => {
-    const answer = await post<Look>('/api/v1/shop/parts/supplier', { supplier });
+    const answer = await post<ImportLook>('/api/v1/shop/parts/supplier', { supplier });
     setTrouble(answer.ok ? '' : answer.message);
     if (!answer.ok) return;
     setLook(answer.body);

@@ -36,16 +36,24 @@ export function TypedField<T>({
   reads: ReadText<T>;
   onRead: (value: T) => void;
 }) {
+  const draft = `shop.${id}`;
   const [typed, setTyped] = useState(value);
   const [wrong, setWrong] = useState('');
   const read = useRef(reads);
   useEffect(() => {
-    const kept = draftOf(`shop.${id}`);
+    const kept = draftOf(draft);
     if (kept === '') return;
     setTyped(kept);
     const answer = read.current(kept);
     setWrong(answer.ok ? '' : answer.message);
-  }, [id]);
+  }, [draft]);
+  /** Taken when the field is left: "4" on the way to "40" is meant by nobody. */
+  const take = (text: string) => {
+    const answer = reads(text);
+    if (!answer.ok || draftOf(draft) === '') return;
+    keepDraft(draft, '');
+    onRead(answer.value);
+  };
   return (
     <TextField
       id={`shop-${id}`}
@@ -60,10 +68,10 @@ export function TypedField<T>({
         setTyped(target.value);
         const answer = reads(target.value);
         setWrong(answer.ok ? '' : answer.message);
-        // What cannot stand as it is outlives the page; what can is saved.
-        keepDraft(`shop.${id}`, answer.ok ? '' : target.value);
-        if (answer.ok) onRead(answer.value);
+        keepDraft(draft, target.value);
       }}
+      onBlur={() => take(typed)}
+      onKeyDown={({ key }) => key === 'Enter' && take(typed)}
     />
   );
 }

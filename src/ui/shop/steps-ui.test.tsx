@@ -15,6 +15,8 @@ jest.mock('../frame/PageHead', () => ({
   PageHead: ({ title }: { title: string }) => <h1>{title}</h1>,
 }));
 
+afterEach(() => window.sessionStorage.clear());
+
 describe('how a value is measured, drawn', () => {
   test('every value of the registry has its drawing', () =>
     expect(REGISTRY.map(({ key }) => key).filter((key) => !HOW_FIGURES[key])).toEqual([]));
@@ -104,6 +106,7 @@ describe('settings of the bench', () => {
     const monday = within(screen.getByRole('group', { name: 'T. Okoro' })).getByLabelText('Mon');
     expect(monday).toHaveValue('9–20');
     await userEvent.clear(monday);
+    await userEvent.tab();
     expect(change).toHaveBeenLastCalledWith({
       hours: { 'T. Okoro': [null, ...Array.from({ length: 6 }, () => ({ from: 540, to: 1200 }))] },
     });
@@ -115,10 +118,12 @@ describe('settings of the bench', () => {
     const press = screen.getByLabelText('Press');
     await userEvent.clear(press);
     await userEvent.type(press, '2');
+    await userEvent.tab();
     expect(change).toHaveBeenLastCalledWith({
       stations: expect.objectContaining({ press: 2, vice: 2 }) as unknown,
     });
     await userEvent.type(press, '0');
+    await userEvent.tab();
     expect(change).toHaveBeenLastCalledWith({
       stations: expect.objectContaining({ press: 2 }) as unknown,
     });

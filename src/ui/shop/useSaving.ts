@@ -61,7 +61,9 @@ export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; lea
 
   useEffect(() => () => save(), [save]);
 
-  return { said, leave: save };
+  // After the field left has told what stands in it.
+  const leave = useCallback(() => void setTimeout(save, 0), [save]);
+  return { said, leave };
 }
 
 const changes = (saved: Partial<Shop>, now: Partial<Shop>): Partial<Shop> =>

@@ -1,6 +1,7 @@
-import { grainsPerPound, neededSpineIn, spineVerdict } from '../../arrow';
+import { grainsPerPound } from '../../arrow';
 import { perWeight, write, type Newton, type ShopUnits } from '../../units';
 import { cannotTell, doesNotFit, fits, itemOf, type KitContext, type KitRule } from '../types';
+import { spineAt } from './spine-at';
 
 const say = (peakN: Newton, shop: ShopUnits) => write(peakN, 'force', shop);
 
@@ -42,14 +43,7 @@ export const arrowSpineNow: KitRule = {
     const stands = asItStands(context);
     if (!stands) return fits;
     const { arrows, bow, weighedN, now, goal } = stands;
-    const { staticSpineIn, shaftLengthMm, pointAndInsertG } = arrows.attrs;
-    const needed = neededSpineIn({
-      peakN: weighedN,
-      character: bow.character,
-      shaftLengthMm,
-      pointAndInsertG,
-    });
-    const verdict = spineVerdict(staticSpineIn, needed);
+    const { verdict, staticSpineIn } = spineAt(arrows, bow, weighedN);
     return verdict === 'good'
       ? fits
       : doesNotFit(

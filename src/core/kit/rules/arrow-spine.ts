@@ -1,5 +1,5 @@
-import { neededSpineIn, spineVerdict } from '../../arrow';
 import { cannotTell, doesNotFit, fits, itemOf, type KitRule } from '../types';
+import { spineAt } from './spine-at';
 
 export const arrowSpine: KitRule = {
   id: 'arrow-spine',
@@ -11,19 +11,12 @@ export const arrowSpine: KitRule = {
     const arrows = itemOf(kit, 'arrows');
     if (!arrows) return cannotTell('the spine of the archer’s own arrows');
     if (!bow || peakN === null) return cannotTell('no bow or no peak weight yet');
-    const { staticSpineIn, shaftLengthMm, pointAndInsertG } = arrows.attrs;
-    const needed = neededSpineIn({
-      peakN,
-      character: bow.character,
-      shaftLengthMm,
-      pointAndInsertG,
-    });
-    const verdict = spineVerdict(staticSpineIn, needed);
+    const { verdict, staticSpineIn, neededIn } = spineAt(arrows, bow, peakN);
     return verdict === 'good'
       ? fits
       : doesNotFit(
-          `${staticSpineIn.toFixed(3)} is ${verdict}; about ${needed.toFixed(3)} is needed`,
-          Math.abs(Math.log(staticSpineIn / needed)),
+          `${staticSpineIn.toFixed(3)} is ${verdict}; about ${neededIn.toFixed(3)} is needed`,
+          Math.abs(Math.log(staticSpineIn / neededIn)),
         );
   },
 };

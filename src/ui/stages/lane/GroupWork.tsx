@@ -27,10 +27,12 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
   const shots = confirmedShots(derived);
   const first = shots[0]?.distanceM ?? null;
   const kept = `${snapshot.job.id}.group`;
-  const { value: distance, set: setDistance } = useKept(`${kept}.distance`, () =>
+  const keptDistance = useKept(`${kept}.distance`, () =>
     usualDistance(first, snapshot.job.furthestM, units.distance),
   );
-  const { value: hits, set: setHits } = useKept<readonly Hit[]>(`${kept}.hits`, () => []);
+  const { value: distance, set: setDistance } = keptDistance;
+  const keptHits = useKept<readonly Hit[]>(`${kept}.hits`, () => []);
+  const { value: hits, set: setHits } = keptHits;
   const [span, setSpan] = useState(1);
   const [moved, setMoved] = useState({ right: 0, up: 0 });
   const [trouble, setTrouble] = useState('');
@@ -43,7 +45,8 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
   });
   const further = first !== null && how.ok && Math.abs(how.si - first) >= 0.5;
   const expected = usePredicted(how.ok ? how.si : null);
-  const { value: typedDrop, set: setDrop } = useKept<string | null>(`${kept}.drop`, () => null);
+  const keptDrop = useKept<string | null>(`${kept}.drop`, () => null);
+  const { value: typedDrop, set: setDrop } = keptDrop;
   const drop = typedDrop ?? (expected === null ? '' : `${expected.toFixed(1)} mm`);
   const dropRead = read(drop, {
     quantity: 'length',
@@ -66,6 +69,7 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
       ...(further ? { pinDrop: drop, corrected } : {}),
     });
     setTrouble(refused?.message ?? '');
+    if (!refused) [keptDistance, keptHits, keptDrop].forEach(({ settled }) => settled());
     if (!refused && first === null) go('lane', { part: 'marks' });
   };
   const archer = useDevice(snapshot.job.id, 'practice-archer', (line) => {

@@ -314,7 +314,7 @@ describe('speed', () => {
   test('energy, momentum, grains per pound, and the bow corrected', () => {
     show(after(), 'part=speed');
     expect(main().getByText('44.5 ft·lb', { exact: false })).toBeVisible();
-    expect(main().getByText('8.9')).toBeVisible();
+    expect(main().getByText('8.9 gr per lb')).toBeVisible();
     expect(main().getByText(/by its rating/)).toBeVisible();
   });
 });

@@ -1,0 +1,12 @@
+import { Problem } from '../problem';
+
+/** The problem a use case refuses with; anything else, or no refusal, fails the test. */
+export function problemOf(run: () => unknown): Problem {
+  try {
+    run();
+  } catch (error) {
+    if (error instanceof Problem) return error;
+    throw error;
+  }
+  throw new Error('It was not refused');
+}
