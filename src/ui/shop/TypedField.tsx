@@ -39,18 +39,22 @@ export function TypedField<T>({
   const draft = `shop.${id}`;
   const [typed, setTyped] = useState(value);
   const [wrong, setWrong] = useState('');
+  /** Something was typed that is not taken yet; it may be nothing at all. */
+  const dirty = useRef(false);
   const read = useRef(reads);
   useEffect(() => {
     const kept = draftOf(draft);
     if (kept === '') return;
     setTyped(kept);
+    dirty.current = true;
     const answer = read.current(kept);
     setWrong(answer.ok ? '' : answer.message);
   }, [draft]);
   /** Taken when the field is left: "4" on the way to "40" is meant by nobody. */
   const take = (text: string) => {
     const answer = reads(text);
-    if (!answer.ok || draftOf(draft) === '') return;
+    if (!answer.ok || !dirty.current) return;
+    dirty.current = false;
     keepDraft(draft, '');
     onRead(answer.value);
   };
@@ -69,6 +73,7 @@ export function TypedField<T>({
         const answer = reads(target.value);
         setWrong(answer.ok ? '' : answer.message);
         keepDraft(draft, target.value);
+        dirty.current = true;
       }}
       onBlur={() => take(typed)}
       onKeyDown={({ key }) => key === 'Enter' && take(typed)}
