@@ -1,3 +1,4 @@
+import { spokenDay } from '../units';
 import { remeasureDay } from './archer-age';
 import { injuryNow } from './conversation';
 import type { JobSnapshot } from './types';
@@ -50,7 +51,7 @@ export function archerCautions({ archer, job, fitReadings }: JobSnapshot): Cauti
   if (again !== null) {
     list.push({
       id: 'grows',
-      text: `Growing: the draw length is measured again by ${again}.`,
+      text: `Growing: the draw length is measured again by ${spokenDay(again)}.`,
     });
   }
   if (injuryNow(archer) !== 'no') {

@@ -1,4 +1,4 @@
-import { METRIC_UNITS, perWeight, spoken, TRADE_UNITS } from '.';
+import { METRIC_UNITS, perWeight, spoken, spokenDay, TRADE_UNITS } from '.';
 
 test.each([
   ['length', 12.7, 'half an inch', '13 mm'],
@@ -17,3 +17,9 @@ test('mass for the weight, in each pair of units', () => {
   expect(perWeight(5, { ...TRADE_UNITS, force: 'N' })).toBe('1.12 gr per N');
   expect(perWeight(6, METRIC_UNITS)).toBe('0.087 g per N');
 });
+
+test.each([
+  ['2027-02-23', 'Tue 23 Feb 2027'],
+  ['2024-02-29', 'Thu 29 Feb 2024'],
+  ['2026-12-31', 'Thu 31 Dec 2026'],
+])('%s is %s', (day, said) => expect(spokenDay(day)).toBe(said));

@@ -284,7 +284,7 @@ describe('an order under way', () => {
     const { second } = ordered();
     const problem = problemOf(() => putPart(second, 'rest', null));
     expect(problem.reason).toBe('is-ordered');
-    expect(problem.message).toMatch(/comes on 2026-11-28/);
+    expect(problem.message).toMatch(/comes on Sat 28 Nov 2026/);
     putPart(second, 'rest', null, { ordered: 'keep' });
     expect(onTheWay()).toMatchObject([
       { itemId: REST, count: 1, arrivesDay: '2026-11-28', number: second.job.number },

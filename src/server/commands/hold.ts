@@ -1,4 +1,5 @@
 import { isUnderWay, type Slot } from '@/core/kit';
+import { spokenDay } from '@/core/units';
 import { partsOf, putPart, type StoredPart } from '@/data/jobs';
 import type { Db } from '@/data/db';
 import { shopDay } from '../clock';
@@ -51,7 +52,7 @@ export function askOfOrder(
   if (!isUnderWay(held) || fate !== undefined) return;
   throw cannot(
     'is-ordered',
-    `${held.label} is ordered and comes on ${held.arrivesDay}. Does it come all the same, for the shelf, or was it called off?`,
+    `${held.label} is ordered and comes ${held.arrivesDay ? `on ${spokenDay(held.arrivesDay)}` : 'one day'}. Does it come all the same, for the shelf, or was it called off?`,
     '/command/ordered',
   );
 }

@@ -169,7 +169,7 @@ describe('quotes', () => {
     send(one, { name: 'giveQuote' });
     const problem = problemOf(() => send(one, { name: 'giveQuote' }));
     expect(problem.reason).toBe('same-quote');
-    expect(problem.more.detail).toContain('Quote 1 says the same and holds until 2026-12-08');
+    expect(problem.more.detail).toContain('Quote 1 says the same and holds until Tue 8 Dec 2026');
     pretendNow(new Date('2026-12-09T10:00:00+01:00'));
     expect(send(one, { name: 'giveQuote' }).quotes).toHaveLength(2);
   });

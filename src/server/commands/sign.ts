@@ -4,7 +4,7 @@ import { HANDOVER_CAUTIONS, derive, openWork, stageStates } from '@/core/job';
 import { makeQuote, quoteChanges } from '@/core/quote';
 import { STEP_TEMPLATES } from '@/core/route';
 import { sheetDocument } from '@/core/sheet';
-import { writeMoney } from '@/core/units';
+import { spokenDay, writeMoney } from '@/core/units';
 import { updateJob, jobById } from '@/data/jobs';
 import { insertQuote, quoteById } from '@/data/quotes';
 import { acknowledge, addException, insertSheet, lastSeq, unacknowledge } from '@/data/records';
@@ -102,7 +102,7 @@ export const SIGN = {
     if (newest && newest.validUntil >= snapshot.today && quoteChanges(newest, quote).length === 0)
       throw cannot(
         'same-quote',
-        `Quote ${newest.revision} says the same and holds until ${newest.validUntil}. Print that one.`,
+        `Quote ${newest.revision} says the same and holds until ${spokenDay(newest.validUntil)}. Print that one.`,
       );
     insertQuote(db, job.id, quote);
     return {

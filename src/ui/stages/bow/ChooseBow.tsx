@@ -120,7 +120,10 @@ function BowRow({ offer, cover }: { offer: BowOffer; cover: BowCover }) {
         <WithFractions text={facts.join(' · ')} />
         <br />
         {piece && (
-          <span>{`${w.serial(piece.serial)}${piece.note ? `: ${piece.note}` : ''}. `}</span>
+          <>
+            {[w.serial(piece.serial), piece.note].filter(Boolean).join(' · ')}
+            <br />
+          </>
         )}
         {verdict !== 'out' && module && (
           <WithFractions text={`${w.setTo(say(module.stepMm))}, ${w.twists(module.twists)}. `} />
