@@ -39,7 +39,12 @@ export function ordersFile(from: Db = db()): string {
 
 const checkSettled = checker(
   Type.Object(
-    { state: Type.Union([Type.Literal('arrived'), Type.Literal('calledOff')]) },
+    {
+      state: Type.Unsafe<'arrived' | 'calledOff'>({
+        type: 'string',
+        enum: ['arrived', 'calledOff'],
+      }),
+    },
     { additionalProperties: false },
   ),
 );

@@ -32,7 +32,7 @@ export function useAsk(): {
   };
   const asking = question && (
     <Panel question title={question.title} onClose={() => answer(null)}>
-      <div className="stack question">
+      <div className="stack">
         <div>{question.text}</div>
         <div className="actions">
           {question.answers.map(({ id, name }, i) => (

@@ -131,6 +131,37 @@ describe('the job on a screen', () => {
     expect(trouble!).toMatchObject({ message: expect.stringContaining('broke before this was') });
     expect(screen.getByText(/version 4, calm, at rest/)).toBeInTheDocument();
   });
+  test('what becomes of it is asked; the answer goes with the entry, cancelled nothing does', async () => {
+    serve((_, body) => {
+      const { command } = body as { command: { ordered?: string } };
+      return command.ordered === undefined
+        ? {
+            status: 422,
+            body: { type: 'urn:waffenrad:problem:is-ordered', detail: 'It comes on Wed 2 Dec.' },
+          }
+        : { status: 200, body: withVersion(5) };
+    });
+    show(withVersion(4));
+    const put = {
+      name: 'choosePart',
+      slot: 'rest',
+      itemId: null,
+      owned: false,
+      label: '',
+    } as const;
+    let answer: Promise<Trouble | null> = Promise.resolve(null);
+    act(() => void (answer = send(put)));
+    expect(await screen.findByText('It comes on Wed 2 Dec.')).toBeInTheDocument();
+    await new Promise((resolve) => setTimeout(resolve, 450));
+    await userEvent.click(screen.getByRole('button', { name: 'Cancel' }));
+    expect(await answer).toMatchObject({ message: 'Nothing was changed.' });
+    act(() => void (answer = send({ ...put, label: ' ' })));
+    await screen.findByText('It comes on Wed 2 Dec.');
+    await new Promise((resolve) => setTimeout(resolve, 450));
+    await userEvent.click(screen.getByRole('button', { name: 'It was called off' }));
+    expect(await answer).toBeNull();
+    expect(calls.at(-1)!.body).toMatchObject({ command: { ordered: 'calledOff' } });
+  });
 });
 
 describe('keys everywhere', () => {
