@@ -1,5 +1,6 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
+import Database from 'better-sqlite3';
 import { join } from 'node:path';
 import { aBow, anItem } from '@/core/__tests__/fixtures';
 import type { Archer, Job } from '@/core/job';
@@ -10,6 +11,7 @@ import {
   archerById,
   archerMapping,
   claimVersion,
+  heldBow,
   insertArcher,
   insertJob,
   jobById,
@@ -168,6 +170,69 @@ describe('migrations', () => {
     expect(migrate(other, folder)).toEqual([1, 2]);
     expect(migrate(other, folder)).toEqual([]);
     other.close();
+  });
+  test('jobs from before bows were stock keep bow and parts, held or handed over', () => {
+    const all = 'src/data/migrations';
+    for (const name of readdirSync(all))
+      if (name < '0013') put(name, readFileSync(join(all, name), 'utf8'));
+    const old = new Database(':memory:');
+    migrate(old, folder);
+    const insert = (table: string, row: Record<string, unknown>) => {
+      const needed = old.pragma(`table_info(${table})`) as {
+        name: string;
+        type: string;
+        notnull: number;
+        dflt_value: unknown;
+      }[];
+      // Columns nobody asks about get what their type and check allow.
+      const whole = Object.fromEntries(
+        needed
+          .filter(
+            ({ name, notnull, dflt_value }) => name in row || (notnull && dflt_value === null),
+          )
+          .map(({ name, type }) => [
+            name,
+            row[name] ?? (name.endsWith('_json') ? '[]' : type === 'TEXT' ? '' : 0),
+          ]),
+      );
+      const names = Object.keys(whole);
+      old
+        .prepare(
+          `INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map((n) => `@${n}`).join(', ')})`,
+        )
+        .run(whole);
+    };
+    insert('archer', { id: 'a', name: 'A', hand: 'right', dominant_eye: 'right', injury: 'elbow' });
+    insert('bow', { id: 'b', hand: 'right', min_peak_n: 1, max_peak_n: 2, price_cents: 89900 });
+    insert('catalogue_item', { id: 'r', slot: 'rest', hand: 'both' });
+    for (const [id, number, delivered] of [
+      ['open', 1, null],
+      ['done', 2, '2026-11-01T10:00:00.000Z'],
+    ] as const) {
+      insert('job', {
+        id,
+        number,
+        archer_id: 'a',
+        version: 1,
+        bow_id: 'b',
+        ...(delivered ? { delivered_at: delivered } : {}),
+      });
+      insert('job_part', { job_id: id, slot: 'rest', item_id: 'r', arrives_day: '2026-12-01' });
+    }
+    migrate(old);
+    expect(heldBow(old, 'open')).toMatchObject({
+      bowId: 'b',
+      priceCents: 89900,
+      handedOver: false,
+    });
+    expect(heldBow(old, 'done')).toMatchObject({ handedOver: true, condition: 'new' });
+    const rows = old.prepare('SELECT job_id, handed_over, short_json FROM job_part').all();
+    expect(rows).toEqual([
+      { job_id: 'open', handed_over: 0, short_json: '[{"itemId":"r","count":1}]' },
+      { job_id: 'done', handed_over: 1, short_json: '[{"itemId":"r","count":1}]' },
+    ]);
+    expect(archerById(old, 'a')).toMatchObject({ injured: 'yes', birthDay: null });
+    old.close();
   });
   test('one that fails leaves nothing behind, not even its version', () => {
     put('0001-create-one.sql', 'CREATE TABLE one (id INTEGER) STRICT;');

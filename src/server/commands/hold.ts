@@ -2,7 +2,6 @@ import { isUnderWay, type Slot } from '@/core/kit';
 import { spokenDay } from '@/core/units';
 import { partsOf, putPart, type StoredPart } from '@/data/jobs';
 import type { Db } from '@/data/db';
-import { shopDay } from '../clock';
 import { giveUp, heldPart, partShelf, takeAgain } from './shelf';
 import { cannot, type Work } from './types';
 
@@ -70,5 +69,3 @@ export function putAgain(work: Work, slot: string, row: StoredPart | null): void
   const free = whole === null || whole.owned || same;
   putPart(db, jobId, slot, free ? whole : { ...whole, ...takeAgain(shelf, heldPart(whole)) });
 }
-
-export const shopToday = ({ snapshot }: Work) => shopDay(snapshot.shop.timeZone);
