@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { clockOfMinute, dayOfMinute, minuteOf, type CalendarView } from '@/core/job';
 import { stationName, type PlacedVisit } from '@/core/route';
+import { useKept } from '../job/useKept';
 import { Panel } from '../frame/Panel';
 import { calendarWords as w } from '../words';
 
@@ -23,14 +24,21 @@ export function MovePanel({
   onClose: () => void;
 }) {
   const clock = clockOfMinute(visit.from);
-  const [text, setText] = useState(
-    `${dayOfMinute(view.firstDay, visit.from)}T${pad(Math.floor(clock / 60))}:${pad(clock % 60)}`,
+  const {
+    value: text,
+    set: setText,
+    settled,
+  } = useKept(
+    `move.${visit.jobId}.${visit.from}`,
+    () =>
+      `${dayOfMinute(view.firstDay, visit.from)}T${pad(Math.floor(clock / 60))}:${pad(clock % 60)}`,
   );
   const [trouble, setTrouble] = useState('');
   const done = async (minute: number | null) => {
     const wrong = await onPut(minute);
-    if (wrong) setTrouble(wrong);
-    else onClose();
+    if (wrong) return setTrouble(wrong);
+    settled();
+    onClose();
   };
   const match = /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d)/.exec(text);
   return (

@@ -6,6 +6,7 @@ import type { ClosedDay, Shop } from '@/core/job';
 import { readShift, SCHOOLS, shiftText, STATIONS, USUAL_WEEK, type Shift } from '@/core/route';
 import { Choice } from '../fields/Choice';
 import { plainDay } from '../fields/dates';
+import { useKept } from '../job/useKept';
 import { post } from '../job/post';
 import { shopWords as w } from '../words';
 import { plain, TypedField } from './TypedField';
@@ -114,8 +115,8 @@ function Closed({
   onChange: (closed: readonly ClosedDay[]) => void;
 }) {
   const [said, setSaid] = useState<{ text: string; wrong: boolean } | null>(null);
-  const [day, setDay] = useState('');
-  const [name, setName] = useState('');
+  const { value: day, set: setDay } = useKept('shop.closed.day', () => '');
+  const { value: name, set: setName } = useKept('shop.closed.name', () => '');
   const take = async (file: File) => {
     const answer = await post<{ closed: ClosedDay[]; added: number; notWholeDays: number }>(
       '/api/v1/shop/closed',

@@ -1,10 +1,11 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { BOW_COLUMNS } from '@/contracts/bow-csv';
 import type { RowChange } from '@/contracts/csv';
 import { Panel } from '../frame/Panel';
+import { useKept } from '../job/useKept';
 import { post } from '../job/post';
 import { bowStock as w, frame } from '../words';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
@@ -27,7 +28,7 @@ interface Answer {
 
 /** A file is looked at first; then the good rows are kept, or the whole of it is refused. */
 export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: () => void }) {
-  const [text, setText] = useState('');
+  const { value: text, set: setText, settled, found } = useKept('import.bows', () => '');
   const [looked, setLooked] = useState<Answer | null>(null);
   const [trouble, setTrouble] = useState('');
   const [ticks, setTicks] = useState(NO_TICKS);
@@ -45,9 +46,18 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
   };
   const take = async (mode: 'keepGood' | 'allOrNone') => {
     const answer = await send(mode);
-    if (answer.ok) onDone();
-    else setTrouble(answer.message);
+    if (!answer.ok) return setTrouble(answer.message);
+    settled();
+    onDone();
   };
+  const lookAgain = useRef(look);
+  useEffect(() => {
+    lookAgain.current = look;
+  });
+  useEffect(() => {
+    // Pasted before and not taken: looked at again as it stands.
+    if (found) void lookAgain.current(text);
+  }, [found]);
   const file = useTextFile((next) => void look(next));
   const jumps = looked?.rows.filter(({ jump }) => jump) ?? [];
   const rows = looked?.rows.filter(({ jump }) => !jump) ?? [];

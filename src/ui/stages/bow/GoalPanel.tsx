@@ -3,6 +3,7 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Panel } from '../../frame/Panel';
+import { useKept } from '../../job/useKept';
 import { useJob } from '../../job/JobProvider';
 import { bow as w, frame } from '../../words';
 
@@ -15,15 +16,18 @@ export function GoalPanel({
   onClose: () => void;
 }) {
   const { snapshot, send } = useJob();
-  const [entered, setEntered] = useState('');
-  const [reason, setReason] = useState('');
+  const draft = `${snapshot.job.id}.goal.${goal}`;
+  const { value: entered, set: setEntered, settled: entryTaken } = useKept(`${draft}.to`, () => '');
+  const { value: reason, set: setReason, settled: reasonTaken } = useKept(`${draft}.why`, () => '');
   const [trouble, setTrouble] = useState<{ message: string; pointer: string } | null>(null);
   const overruled =
     goal === 'moduleStep' ? snapshot.job.moduleStepMm !== null : snapshot.job.peakTargetN !== null;
   const save = async (text: string | null) => {
     const answer = await send({ name: 'setGoal', goal, entered: text, reason });
-    if (answer) setTrouble(answer);
-    else onClose();
+    if (answer) return setTrouble(answer);
+    entryTaken();
+    reasonTaken();
+    onClose();
   };
   const at = (field: string) => (trouble?.pointer.endsWith(field) ? trouble.message : undefined);
   return (

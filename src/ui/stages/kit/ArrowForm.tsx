@@ -14,6 +14,7 @@ import {
 import { mm, read, write, writeMoney, type Mm } from '@/core/units';
 import type { Trouble } from '../../job/JobProvider';
 import { useJob } from '../../job/JobProvider';
+import { useKept } from '../../job/useKept';
 import { arrowWords as w } from '../../words';
 import { itemFacts } from './item-facts';
 
@@ -170,15 +171,20 @@ function NumberField<T>({
   reads: (text: string) => Read<T>;
   onRead: (value: T) => Promise<Trouble | null>;
 }) {
-  const [typed, setTyped] = useState<string | null>(null);
+  const { job } = useJob().snapshot;
+  const {
+    value: typed,
+    set: setTyped,
+    forget,
+  } = useKept<string | null>(`${job.id}.arrow.${id}`, () => null);
   const [wrong, setWrong] = useState('');
   const save = async () => {
-    if (typed === null || typed.trim() === value) return setTyped(null);
+    if (typed === null || typed.trim() === value) return forget();
     const answer = reads(typed);
     if (!answer.ok) return setWrong(answer.message);
     const trouble = await onRead(answer.value);
     setWrong(trouble?.message ?? '');
-    if (!trouble) setTyped(null);
+    if (!trouble) forget();
   };
   return (
     <form

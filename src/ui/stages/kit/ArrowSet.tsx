@@ -6,6 +6,7 @@ import { readMasses, readScaleLine } from '@/contracts/grain-scale';
 import { matchSet, SET_TOLERANCE_G } from '@/core/arrow';
 import { write } from '@/core/units';
 import { useDeviceLines } from '../../fields/useDeviceLines';
+import { useKept } from '../../job/useKept';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
 
@@ -16,7 +17,7 @@ export function ArrowSet() {
   const { snapshot, derived, send } = useJob();
   const { massesG } = snapshot.job.arrows;
   const units = snapshot.shop.units;
-  const [typed, setTyped] = useState('');
+  const { value: typed, set: setTyped } = useKept(`${snapshot.job.id}.masses`, () => '');
   const [wrong, setWrong] = useState('');
   const [scale, setScale] = useState<Scale>({ state: 'idle', message: '' });
   const [coming, setComing] = useState<readonly number[]>([]);

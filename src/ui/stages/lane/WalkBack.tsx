@@ -6,6 +6,7 @@ import { walkBack } from '@/core/tuning';
 import { metre, mm, read, write, type ReadOptions } from '@/core/units';
 import { WalkBackDrawing } from '../../drawings/WalkBackDrawing';
 import { Dock } from '../../job/Dock';
+import { useKept } from '../../job/useKept';
 import { useJob } from '../../job/JobProvider';
 import { paperWords } from '../../words';
 import { useDraft } from '../../job/useDraft';
@@ -22,8 +23,8 @@ interface Typed {
 export function WalkBack() {
   const { snapshot, derived, send } = useJob();
   const units = snapshot.shop.units;
-  const [hits, setHits] = useState<readonly Typed[]>([]);
   const draft = `${snapshot.job.id}.walk`;
+  const { value: hits, set: setHits } = useKept<readonly Typed[]>(`${draft}.hits`, () => []);
   const [distanceText, putDistance] = useDraft(`${draft}.d`);
   const [rightText, putRight] = useDraft(`${draft}.r`);
   const text: Typed = { distance: distanceText, right: rightText };
