@@ -26,7 +26,6 @@ export function todayView(from: Db = db()): TodayView {
   const { jobs: all, unreadable } = readJobs(from);
   const jobs = all.map(({ snapshot }) => snapshot);
   const openJobs = all.filter(({ snapshot }) => !snapshot.job.deliveredAt);
-  const open = openJobs.map(({ snapshot }) => snapshot);
   // Who was measured anew in a later job is asked back for that one.
   const newest = new Map(
     [...jobs].sort((a, b) => a.job.number - b.job.number).map(({ job }) => [job.archerId, job.id]),
@@ -47,7 +46,7 @@ export function todayView(from: Db = db()): TodayView {
     calendar,
     closedFor: shop.closed.find((closed) => closed.day === day)?.name ?? null,
     arriving: [
-      ...open.flatMap((snapshot) =>
+      ...jobs.flatMap((snapshot) =>
         awaited(snapshot).map(({ day: on, label }) => ({
           day: on,
           label,
@@ -91,11 +90,11 @@ export function todayView(from: Db = db()): TodayView {
 
 /** What a job waits for or got, the bow first, with its day. */
 const awaited = ({ bow, bowHeld, parts }: JobSnapshot) => [
-  ...(bow && bowHeld?.arrivesDay
+  ...(bow && bowHeld?.arrivesDay && !bowHeld.handedOver
     ? [{ what: 'bow', day: bowHeld.arrivesDay, label: bowName(bow) }]
     : []),
-  ...parts.flatMap(({ arrivesDay, label }) =>
-    arrivesDay ? [{ what: 'part', day: arrivesDay, label }] : [],
+  ...parts.flatMap(({ arrivesDay, label, handedOver }) =>
+    arrivesDay && !handedOver ? [{ what: 'part', day: arrivesDay, label }] : [],
   ),
 ];
 

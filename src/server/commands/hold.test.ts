@@ -432,6 +432,22 @@ describe('what left the shop is counted once', () => {
     back('signed too early');
     expect(problemOf(() => back('once more')).reason).toBe('not-delivered');
   });
+  test('what has not come on the day of the handover stays ordered, and goes with the next one', () => {
+    const one = job('Eins');
+    takeBow(one);
+    putPart(one, 'release', 'release-rucken-mit-klick');
+    send(one, { name: 'orderPart', slot: 'release', state: 'ordered' });
+    const before = stockOf('release-rucken-mit-klick');
+    handOver(one);
+    expect(orders(db).map(({ slot, orderedAt }) => [slot, orderedAt !== null])).toEqual([
+      ['release', true],
+    ]);
+    expect(todayView(db).arriving).toMatchObject([{ name: 'Eins' }]);
+    send(one, { name: 'orderPart', slot: 'release', state: 'arrived' });
+    handOver(one);
+    expect(orders(db)).toEqual([]);
+    expect([bows(), stockOf('release-rucken-mit-klick')]).toEqual([0, before]);
+  });
   test('what is ordered for the job never lay there', () => {
     const one = job('Eins');
     takeBow(one);

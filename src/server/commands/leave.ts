@@ -1,4 +1,5 @@
 import type { JobDerived, JobSnapshot } from '@/core/job';
+import type { Holding } from '@/core/kit';
 import { latest } from '@/core/route';
 import { pieceBySerial, savePiece } from '@/data/bow-pieces';
 import type { Db } from '@/data/db';
@@ -7,21 +8,25 @@ import { heldOfBow, setLeftWith } from './bow';
 import { storedPart } from './hold';
 import { bowShelf, heldPart, layBack, partShelf, takeOff } from './shelf';
 
+/** Not there yet on the day: it stays among the orders and goes with a later handover. */
+const isStillToCome = ({ arrivesDay, arrivedAt }: Holding, today: string): boolean =>
+  arrivedAt === null && arrivesDay !== null && arrivesDay > today;
+
 /**
  * Bow and parts leave the shop with the archer, each once: what was handed over before is passed by,
- * what was added since goes now.
+ * what was added since goes now, what has not come yet stays.
  */
 export function leaveTheShop(snapshot: JobSnapshot, derived: JobDerived, db: Db): void {
   const jobId = snapshot.job.id;
   const shelf = partShelf(db, snapshot);
   for (const { slot } of snapshot.parts) {
     const row = storedPart(db, jobId, slot);
-    if (!row || row.owned || row.handedOver) continue;
+    if (!row || row.owned || row.handedOver || isStillToCome(row, snapshot.today)) continue;
     takeOff(shelf, heldPart(row));
     putPart(db, jobId, slot, { ...row, handedOver: true });
   }
   const bow = heldBow(db, jobId);
-  if (!bow || bow.handedOver) return;
+  if (!bow || bow.handedOver || isStillToCome(bow, snapshot.today)) return;
   takeOff(bowShelf(db, snapshot), heldOfBow(bow));
   const serial = bow.serial ?? readSerial(derived, bow.bowId, db);
   putHeldBow(db, jobId, { ...bow, serial, handedOver: true });
