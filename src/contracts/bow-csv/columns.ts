@@ -1,18 +1,6 @@
-import { Type } from '@sinclair/typebox';
-import type { BowRecord, ModulePosition } from '@/core/bow';
+import type { BowRecord } from '@/core/bow';
+import { G_PER_GRAIN, MM_PER_INCH, MPS_PER_FPS, N_PER_POUND } from '@/core/units';
 import {
-  G_PER_GRAIN,
-  MM_PER_INCH,
-  mm,
-  MPS_PER_FPS,
-  N_PER_POUND,
-  shopUnitFor,
-  siPerUnit,
-  type ShopUnits,
-} from '@/core/units';
-import {
-  bad,
-  good,
   measure,
   money,
   oneOf,
@@ -25,6 +13,7 @@ import {
   type CellKind,
   type Column,
 } from '../csv';
+import { position } from './position';
 
 export type BowField = Exclude<keyof BowRecord, 'riserAngleDeg'>;
 
@@ -37,60 +26,6 @@ const inch = (min: number, max: number) =>
 const pound = (min: number, max: number) =>
   measure('force', { min: min * N_PER_POUND, max: max * N_PER_POUND }, N_PER_POUND);
 const percent = plainNumber({ min: 0, max: 95 }, { factor: 0.01, decimals: 1 });
-
-const MODULE = /^(?:([^=/]{1,6})\/)?([^=/]{1,6})=(\d+(?:[.,]\d+)?)$/;
-
-/** As `position`, with the length in a unit of the shop's screens. */
-const positionIn = (shop: ShopUnits): CellKind<ModulePosition> & { readonly unit: string } => {
-  const unit = shopUnitFor('length', shop);
-  const per = siPerUnit(unit, 'length')!;
-  const plain = (value: number) => Number((value / per).toFixed(unit === 'mm' ? 1 : 4));
-  const [least, most] = [14, 35].map((inches) => plain(inches * MM_PER_INCH)) as [number, number];
-  const example = `E=${plain(27 * MM_PER_INCH)}`;
-  return {
-    unit,
-    says: `label=${unit}, or top label/bottom label=${unit}`,
-    schema: position.schema,
-    read: (cell) => {
-      const match = MODULE.exec(cell);
-      if (!match) return bad(`“${cell}” must be a label and a length, for example ${example}`);
-      const length = Number(match[3]!.replace(',', '.'));
-      if (length < least || length > most)
-        return bad(`“${cell}”: the length must be ${least} to ${most} ${unit}`);
-      return good({
-        label: match[2]!,
-        ...(match[1] ? { topLabel: match[1] } : {}),
-        drawLengthMm: mm(length * per),
-      });
-    },
-    write: ({ label, topLabel, drawLengthMm }) =>
-      `${topLabel ? `${topLabel}/` : ''}${label}=${plain(drawLengthMm)}`,
-  };
-};
-
-/** "E=27", or "5/E=27" where the top cam's module is marked otherwise than the bottom one's. */
-const position: CellKind<ModulePosition> = {
-  says: 'label=inches, or top label/bottom label=inches',
-  schema: Type.Object({
-    label: Type.String(),
-    topLabel: Type.Optional(Type.String()),
-    drawLengthMm: Type.Number(),
-  }),
-  read: (cell) => {
-    const match = MODULE.exec(cell);
-    if (!match) return bad(`“${cell}” must be a label and a length, for example E=27 or 5/E=27`);
-    const inches = Number(match[3]!.replace(',', '.'));
-    if (inches < 14 || inches > 35) return bad(`“${cell}”: the length must be 14 to 35 in`);
-    return good({
-      label: match[2]!,
-      ...(match[1] ? { topLabel: match[1] } : {}),
-      drawLengthMm: mm(inches * MM_PER_INCH),
-    });
-  },
-  write: ({ label, topLabel, drawLengthMm }) =>
-    `${topLabel ? `${topLabel}/` : ''}${label}=${Number((drawLengthMm / MM_PER_INCH).toFixed(4))}`,
-  inUnits: positionIn,
-};
 
 const column = <F extends BowField>(
   header: string,
