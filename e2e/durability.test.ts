@@ -109,6 +109,13 @@ test('an answer in the middle of being typed stands there again after a reload',
   await page.keyboard.press('Tab');
   await settled(page);
   expect((await shop.snapshot(jobId)).job.notes).toContain('left-handed brother');
+  // Emptied, and the page goes before the field is left: it stands there empty.
+  await (await find(page, '#notes')).click({ clickCount: 3 });
+  await page.keyboard.press('Backspace');
+  await page.reload({ waitUntil: 'load' });
+  await page.waitForFunction(
+    () => document.querySelector<HTMLTextAreaElement>('#notes')?.value === '',
+  );
 });
 
 test('a setting is kept as its field is left, also when the page goes', async () => {

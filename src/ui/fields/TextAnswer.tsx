@@ -21,6 +21,15 @@ export interface TextAnswerProps {
   readonly type?: 'text' | 'date' | 'datetime-local' | 'tel' | 'email';
 }
 
+/** What stood here unsaved; null where nothing did. */
+function unsaved(draft: string): string | null {
+  try {
+    return JSON.parse(draftOf(draft) || 'null') as string | null;
+  } catch {
+    return null;
+  }
+}
+
 /** A text saved when the field is left; what was typed stays when it could not be saved. */
 export function TextAnswer(props: TextAnswerProps) {
   const { id, label, value, hint, multiline = false, maxLength = 300, type = 'text' } = props;
@@ -32,8 +41,8 @@ export function TextAnswer(props: TextAnswerProps) {
   const draft = `${page}.answer.${id}`;
   // What was typed and not saved before the page went stands here again.
   useEffect(() => {
-    const kept = draftOf(draft);
-    if (kept !== '' && kept !== saved.current) setText(kept);
+    const kept = unsaved(draft);
+    if (kept !== null && kept !== saved.current) setText(kept);
   }, [draft]);
   useEffect(() => {
     // Another screen or an undo changed it: follow, unless something unsaved stands here.
@@ -72,7 +81,8 @@ export function TextAnswer(props: TextAnswerProps) {
       }}
       onChange={(event) => {
         setText(event.target.value);
-        keepDraft(draft, event.target.value);
+        // As JSON: a text that was emptied is a draft too.
+        keepDraft(draft, JSON.stringify(event.target.value));
         setTrouble('');
       }}
       onBlur={() => void save()}
