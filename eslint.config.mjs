@@ -1,49 +1,15 @@
+import { createRequire } from 'node:module';
 import next from '@next/eslint-plugin-next';
 import importX from 'eslint-plugin-import-x';
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
 import tseslint from 'typescript-eslint';
+import { areaZones, layerZones, layerZonesOfTests, testingZone } from './scripts/lint/layers.mjs';
+import { noCircle } from './scripts/lint/no-circle.mjs';
 
-/** What each layer may not import; the arrows of the house point one way. */
-const AREAS = [
-  'fit',
-  'bow',
-  'arrow',
-  'flight',
-  'kit',
-  'route',
-  'tuning',
-  'balance',
-  'hold',
-  'sheet',
-].map((area) => `./src/core/${area}`);
-
-const forbid = (target, from, message) => ({ target, from, message });
-
-const zones = [
-  forbid('./src/core/units', [...AREAS, './src/core/numerics'], 'units stands alone'),
-  forbid('./src/core/numerics', [...AREAS, './src/core/units'], 'numerics knows no trade words'),
-  forbid(
-    './src/core',
-    ['contracts', 'data', 'server', 'devices', 'workers', 'ui', 'app'].map((d) => `./src/${d}`),
-    'core imports nothing but core',
-  ),
-  forbid(
-    './src/contracts',
-    ['data', 'server', 'devices', 'workers', 'ui', 'app'].map((d) => `./src/${d}`),
-    'contracts may import core only',
-  ),
-  forbid(
-    ['./src/data', './src/devices', './src/workers'],
-    ['server', 'ui', 'app'].map((d) => `./src/${d}`),
-    'data, devices and workers may import core and contracts',
-  ),
-  forbid('./src/server', ['./src/ui', './src/app'], 'server does not know the screens'),
-  forbid(
-    './src/ui',
-    ['data', 'server', 'devices', 'app'].map((d) => `./src/${d}`),
-    'ui may import core, contracts and workers',
-  ),
-];
+const require = createRequire(import.meta.url);
+const parser = require.resolve('@typescript-eslint/parser', {
+  paths: [require.resolve('typescript-eslint')],
+});
 
 const CORE_PURE = [
   {
@@ -61,21 +27,30 @@ const CORE_PURE = [
   { selector: "MemberExpression[object.name='performance']", message: 'Core has no clock.' },
 ];
 
+const TESTS = ['**/*.test.ts', '**/*.test.tsx', 'src/core/testing/**', 'src/server/testing/**'];
+
 export default tseslint.config(
   { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'var/**', 'coverage/**'] },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],
-    plugins: { 'import-x': importX, '@next/next': next },
+    plugins: { 'import-x': importX, '@next/next': next, house: { rules: { circle: noCircle } } },
     settings: {
       'import-x/resolver-next': [createTypeScriptImportResolver({ project: './tsconfig.json' })],
+      // Without these the rules below see no TypeScript and find nothing.
+      'import-x/extensions': ['.ts', '.tsx', '.mjs', '.js'],
+      'import-x/parsers': { [parser]: ['.ts', '.tsx'] },
     },
     rules: {
       ...next.configs.recommended.rules,
       // A module is a part of a bow here.
       '@next/next/no-assign-module-variable': 'off',
-      'import-x/no-restricted-paths': ['error', { zones }],
+      'import-x/no-restricted-paths': [
+        'error',
+        { zones: [...layerZones, ...areaZones, testingZone] },
+      ],
       'import-x/no-cycle': 'error',
+      'house/circle': 'error',
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-unused-vars': [
         'error',
@@ -84,10 +59,14 @@ export default tseslint.config(
       eqeqeq: ['error', 'always'],
     },
   },
+  {
+    files: TESTS,
+    rules: { 'import-x/no-restricted-paths': ['error', { zones: layerZonesOfTests }] },
+  },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts', 'src/core/testing/**'],
+    ignores: TESTS,
     rules: {
       'no-restricted-imports': [
         'error',

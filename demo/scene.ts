@@ -1,6 +1,6 @@
 import type { Command, NewJobRequest } from '@/contracts/commands';
 import { forceCurvePoints } from '@/core/bow';
-import { isSetupKey, setupValue } from '@/core/route';
+import { isSetupKey, setupValue } from '@/core/setup';
 import type { JobSnapshot } from '@/core/job';
 import { mm, newton } from '@/core/units';
 import type { Db } from '@/data/db';

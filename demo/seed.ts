@@ -1,6 +1,7 @@
 import type { BowPiece } from '@/core/bow';
 import { KIT_LINES } from '@/core/kit';
-import { NO_SHOP_STEPS, USUAL_SCHOOLS, USUAL_STATIONS } from '@/core/route';
+import { NO_SHOP_STEPS, USUAL_STATIONS } from '@/core/bench';
+import { USUAL_SCHOOLS } from '@/core/setup';
 import { addDays, TRADE_UNITS } from '@/core/units';
 import { savePiece } from '@/data/bow-pieces';
 import type { Db } from '@/data/db';

@@ -1,6 +1,5 @@
-import type { JobSnapshot } from '@/core/job';
-import { derive } from '@/core/job';
-import { setupValue } from '@/core/route';
+import { type JobSnapshot, derive } from '@/core/job';
+import { setupValue } from '@/core/setup';
 import { click, find, keyboard, pageText, reads, settled, visit } from './hands';
 import { Journey } from './journey';
 import { NOW, TestShop } from './shop';

@@ -1,6 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { addedTo, derive, HANDOVER_CAUTIONS, limbBoltAdvice, type JobSnapshot } from '@/core/job';
-import { isFinished, setupValue, targetOf, type SetupKey } from '@/core/route';
+import { isFinished } from '@/core/route';
+import { setupValue, targetOf, type SetupKey } from '@/core/setup';
 import { toQuarterTurns } from '@/core/fit';
 import { find, pageText, reads, settled, type Hands, visit } from './hands';
 import type { TestShop } from './shop';

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { derive, jobMarks, jobPaper, jobTape, type TapeWish } from '@/core/job';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { metre } from '@/core/units';
 import { USUAL_TAPE } from '@/contracts/tape';
 import { pinDistances } from '@/core/flight';

@@ -1,18 +1,12 @@
 /** The route, the ripple and the calendar: how long, and how near to the best. */
-import { aBow, aFinishedJob, aPart, anItem, FINISHED, FULL_KIT } from '@/core/__tests__/fixtures';
+import { aBow, aFinishedJob, aPart, anItem, FINISHED, FULL_KIT } from '@/core/testing/fixtures';
 import { derive } from '@/core/job';
 import { seeded } from '@/core/numerics';
-import {
-  bestRoute,
-  CalendarSearch,
-  staleValues,
-  STATIONS,
-  STEP_TEMPLATES,
-  historyOf,
-  REGISTRY,
-  type CalendarInput,
-  type RouteInput,
-} from '@/core/route';
+import { bestRoute, type RouteInput } from '@/core/route';
+import { CalendarSearch, type CalendarInput } from '@/core/calendar';
+import { staleValues } from '@/core/ripple';
+import { STATIONS, STEP_TEMPLATES } from '@/core/bench';
+import { historyOf, REGISTRY } from '@/core/setup';
 
 const DAY = 1440;
 

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { SLOTS } from '@/core/kit';
-import { STAGES } from '@/core/route';
+import { STAGES } from '@/core/setup';
 import type { Mm } from '@/core/units';
 import { command, LANE_COMMANDS, NullOr, OneOf, strict, Text } from './lane-commands';
 import { SomeSchools } from './shop';

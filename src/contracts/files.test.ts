@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { aBow } from '@/core/__tests__/fixtures';
+import { aBow } from '@/core/testing/fixtures';
 import { forceCurvePoints } from '@/core/bow';
 import { mm, newton, turns } from '@/core/units';
 import { BOW_COLUMNS, bowFormatPage, readBowFile, writeBowFile } from './bow-csv';

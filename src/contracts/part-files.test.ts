@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { demoCatalogue } from '../../demo/load-csv';
-import { anItem } from '@/core/__tests__/fixtures';
+import { anItem } from '@/core/testing/fixtures';
 import { PART_KINDS, type AnyPart, type PartKind } from '@/core/kit';
 import {
   ATTR_COLUMNS,

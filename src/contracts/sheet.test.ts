@@ -8,7 +8,7 @@ import {
   aSnapshot,
   FINISHED,
   FULL_KIT,
-} from '@/core/__tests__/fixtures';
+} from '@/core/testing/fixtures';
 import { derive, HANDOVER_CAUTIONS } from '@/core/job';
 import { sheetDocument, type SheetStamp } from '@/core/sheet';
 

@@ -1,14 +1,8 @@
 import { Type, type TInteger } from '@sinclair/typebox';
 import { MOST_WEIGHT, SLOTS, type Slot as SlotId } from '@/core/kit';
-import {
-  SCHOOLS,
-  STATIONS,
-  type SchoolName,
-  type Schools,
-  type SetupKey,
-  type Station as StationId,
-  type WeekHours,
-} from '@/core/route';
+import { SCHOOLS, type SchoolName, type Schools, type SetupKey } from '@/core/setup';
+import { STATIONS, type Station as StationId } from '@/core/bench';
+import type { WeekHours } from '@/core/calendar';
 import type { Metre, Mm } from '@/core/units';
 
 const strict = { additionalProperties: false } as const;

@@ -1,4 +1,4 @@
-import { aBow } from './__tests__/fixtures';
+import { aBow } from './testing/fixtures';
 import { neededSpineIn, spineVerdict, grainsPerPound } from './arrow';
 import {
   forceAt,

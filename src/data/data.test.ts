@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import Database from 'better-sqlite3';
 import { join } from 'node:path';
-import { aBow, anItem } from '@/core/__tests__/fixtures';
+import { aBow, anItem } from '@/core/testing/fixtures';
 import type { Archer, Job } from '@/core/job';
 import { METRIC_UNITS } from '@/core/units';
 import { openDb, type Db } from './db';

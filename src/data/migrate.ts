@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Db } from './db';
+import type { Database } from 'better-sqlite3';
 
 const DIRECTORY = join(/* turbopackIgnore: true */ process.cwd(), 'src/data/migrations');
 
@@ -10,7 +10,7 @@ const DIRECTORY = join(/* turbopackIgnore: true */ process.cwd(), 'src/data/migr
  *
  * @returns the numbers that ran.
  */
-export function migrate(db: Db, directory = DIRECTORY): number[] {
+export function migrate(db: Database, directory = DIRECTORY): number[] {
   const files = readdirSync(directory)
     .filter((name) => /^\d{4}-[a-z-]+\.sql$/.test(name))
     .sort();

@@ -1,4 +1,5 @@
-import type { Quote, QuoteHead } from '@/core/quote';
+import type { QuoteHead } from '@/core/job';
+import type { Quote } from '@/core/quote';
 import type { Db } from './db';
 
 export const insertQuote = (db: Db, jobId: string, quote: Quote) =>

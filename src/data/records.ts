@@ -1,7 +1,8 @@
 import type { LeftOut } from '@/contracts/history';
 import { isFitKey, type FitReading, type JobEvent, type SheetHead } from '@/core/job';
-import type { Exception, Reading, ReadingData, StepTimes } from '@/core/route';
-import { isSetupKey } from '@/core/route';
+import type { Exception } from '@/core/route';
+import { type Reading, type ReadingData, isSetupKey } from '@/core/setup';
+import type { StepTimes } from '@/core/bench';
 import type { Db } from './db';
 import { json, plain, RowMapping } from './mapping';
 

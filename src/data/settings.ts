@@ -1,6 +1,7 @@
 import { QUOTE_TERMS, type Shop } from '@/core/job';
 import { KIT_LINES } from '@/core/kit';
-import { NO_SHOP_STEPS, USUAL_SCHOOLS, USUAL_STATIONS } from '@/core/route';
+import { NO_SHOP_STEPS, USUAL_STATIONS } from '@/core/bench';
+import { USUAL_SCHOOLS } from '@/core/setup';
 import { TRADE_UNITS } from '@/core/units';
 import type { Db } from './db';
 

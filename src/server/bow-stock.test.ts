@@ -1,5 +1,5 @@
 import { BOW_COLUMNS, writeBowFile } from '@/contracts/bow-csv';
-import { aBow } from '@/core/__tests__/fixtures';
+import { aBow } from '@/core/testing/fixtures';
 import { openDb, type Db } from '@/data/db';
 import { allBows, bowById, insertBow } from '@/data/stock';
 import { bowsFile, importBows, saveBow } from './bow-stock';

@@ -13,10 +13,10 @@ import {
   clockText,
   groundOf,
   planCalendar,
-  stationName,
   type CalendarInput,
   type Hindrance,
-} from '@/core/route';
+} from '@/core/calendar';
+import { stationName } from '@/core/bench';
 import { db, type Db } from '@/data/db';
 import { allPins, dropPin, putPin } from '@/data/pins';
 import { shopSettings } from '@/data/settings';

@@ -2,7 +2,7 @@ import type { ForceCurve } from '@/core/bow';
 import { derive, type JobDerived, type JobSnapshot } from '@/core/job';
 import { itemOf } from '@/core/kit';
 import { seedOf } from '@/core/numerics';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { mm, newton } from '@/core/units';
 import type { Device } from '@/devices/port';
 import { bowScaleStandIn } from '@/devices/stand-ins/bow-scale';

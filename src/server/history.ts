@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
 import type { HistoryPage, HistoryPreview } from '@/contracts/history';
 import { derive } from '@/core/job';
-import { setupValue } from '@/core/route';
+import { setupValue } from '@/core/setup';
 import { db, type Db } from '@/data/db';
 import { eventById, eventPage, leftOutReadings } from '@/data/records';
 import { runCommand } from './commands';

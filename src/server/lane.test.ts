@@ -1,12 +1,10 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { aBow, anItem } from '@/core/__tests__/fixtures';
-import type { JobSnapshot } from '@/core/job';
-import { paperHistory, derive } from '@/core/job';
+import { aBow, anItem } from '@/core/testing/fixtures';
+import { type JobSnapshot, paperHistory, derive } from '@/core/job';
 import { paperTune } from '@/core/tuning';
-import type { Db } from '@/data/db';
-import { db as openShop } from '@/data/db';
+import { type Db, db as openShop } from '@/data/db';
 import { insertBow, insertItem } from '@/data/stock';
 import { createJob, runCommand } from './commands';
 import { deviceAnswer } from './device-stream';

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import { STAGES } from '@/core/route';
+import { STAGES } from '@/core/setup';
 import { db, type Db } from '@/data/db';
 import { jobById, setPlace } from '@/data/jobs';
 import { invalid, notFound } from './problem';

@@ -8,7 +8,7 @@ import {
   type JobSnapshot,
 } from '@/core/job';
 import { normal, seeded, seedOf } from '@/core/numerics';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { simulatedBow, trueTear, type Adjustment } from '@/core/tuning';
 import { metre, mps } from '@/core/units';
 

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { aBow, aFinishedJob } from '@/core/__tests__/fixtures';
+import { aBow, aFinishedJob } from '@/core/testing/fixtures';
 import { derive, type Shop } from '@/core/job';
-import { USUAL_SCHOOLS, USUAL_STATIONS } from '@/core/route';
+import { USUAL_SCHOOLS } from '@/core/setup';
+import { USUAL_STATIONS } from '@/core/bench';
 import { sheetDocument } from '@/core/sheet';
 import { examples, expectAgrees } from '@/core/testing/examples';
 import { addDays, metre, mm, TRADE_UNITS } from '@/core/units';

@@ -1,7 +1,7 @@
 import { checker } from '@/contracts/ajv';
 import { ShopRequest } from '@/contracts/shop';
 import type { Shop } from '@/core/job';
-import { stepFaults } from '@/core/route';
+import { stepFaults } from '@/core/bench';
 import { db, type Db } from '@/data/db';
 import { stepTimes } from '@/data/records';
 import { saveShopSettings, shopSettings } from '@/data/settings';

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import { countsAsWork, MOST_STEP_S } from '@/core/route';
+import { countsAsWork, MOST_STEP_S } from '@/core/bench';
 import { db, type Db } from '@/data/db';
 import { jobById } from '@/data/jobs';
 import { addStepTime, stepTimes } from '@/data/records';

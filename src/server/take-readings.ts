@@ -9,7 +9,7 @@ import {
   type FitKey,
   type JobSnapshot,
 } from '@/core/job';
-import { historyOf, isPartKey, isSetupKey, setupValue } from '@/core/route';
+import { historyOf, isPartKey, isSetupKey, setupValue } from '@/core/setup';
 import { read, TRADE_UNITS } from '@/core/units';
 import { appendReading, type NewReading } from '@/data/records';
 import type { Db } from '@/data/db';

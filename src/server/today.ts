@@ -8,7 +8,9 @@ import {
   type TicketState,
   type TodayView,
 } from '@/core/job';
-import { setupValue, stationName, USUAL_SHIFT, type LateJob } from '@/core/route';
+import { setupValue } from '@/core/setup';
+import { stationName } from '@/core/bench';
+import { USUAL_SHIFT, type LateJob } from '@/core/calendar';
 import { COME_BACK_DAYS } from '@/core/sheet';
 import { addDays } from '@/core/units';
 import { db, type Db } from '@/data/db';

@@ -5,7 +5,7 @@ import {
   type CalendarInput,
   type CalendarPlan,
   type Remedy,
-} from '@/core/route';
+} from '@/core/calendar';
 
 /** Plans looked at between two words about how far it is. */
 const PIECE = 60;

@@ -1,4 +1,4 @@
-import { aBow } from '@/core/__tests__/fixtures';
+import { aBow } from '@/core/testing/fixtures';
 import { METRIC_UNITS, TRADE_UNITS } from '@/core/units';
 import { BOW_COLUMNS } from '../bow-csv';
 import { inShopUnits, readCell, writeCell } from '.';

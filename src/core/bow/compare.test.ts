@@ -1,4 +1,4 @@
-import { aBow } from '../__tests__/fixtures';
+import { aBow } from '../testing/fixtures';
 import { examples, expectAgrees } from '../testing/examples';
 import { mm, newton } from '../units';
 import {

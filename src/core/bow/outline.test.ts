@@ -1,4 +1,4 @@
-import { aBow } from '../__tests__/fixtures';
+import { aBow } from '../testing/fixtures';
 import { bowOutline, drawLengthSteps, moduleLabel } from '.';
 
 const numbers = (path: string) => (path.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);

@@ -1,4 +1,4 @@
-import { aBow } from '../__tests__/fixtures';
+import { aBow } from '../testing/fixtures';
 import { gram, mm, newton } from '../units';
 import { launchSpeed, speedSensitivity, type LaunchSpeedInput } from '.';
 

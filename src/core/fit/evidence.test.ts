@@ -1,4 +1,4 @@
-import { aBow } from '../__tests__/fixtures';
+import { aBow } from '../testing/fixtures';
 import { mm, newton, TRADE_UNITS } from '../units';
 import {
   bowCover,

@@ -1,4 +1,4 @@
-import { aFitReading, aSnapshot } from '../__tests__/fixtures';
+import { aFitReading, aSnapshot } from '../testing/fixtures';
 import {
   AGE_GROUPS,
   ageGroupOf,

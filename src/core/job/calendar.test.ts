@@ -1,4 +1,4 @@
-import { aFinishedJob, aShop, aSnapshot, FULL_KIT, aBow } from '../__tests__/fixtures';
+import { aFinishedJob, aShop, aSnapshot, FULL_KIT, aBow } from '../testing/fixtures';
 import {
   calendarInput,
   clockOfMinute,

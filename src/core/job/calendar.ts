@@ -7,7 +7,7 @@ import {
   type CalendarPerson,
   type CalendarPlan,
   type ShopMinute,
-} from '../route';
+} from '../calendar';
 import { addDays, daysBetween } from '../units';
 import type { JobDerived } from './derive';
 import type { JobSnapshot, Shop } from './types';

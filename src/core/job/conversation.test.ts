@@ -1,4 +1,4 @@
-import { aBow, aFitReading, A_FIT, anItem, aPart, aSnapshot } from '../__tests__/fixtures';
+import { aBow, aFitReading, A_FIT, anItem, aPart, aSnapshot } from '../testing/fixtures';
 import { DRAW_LENGTH_METHODS, OLD_BOW, POSTURE } from '../fit';
 import { fitNotes } from '../sheet/fit-notes';
 import { gram, newton } from '../units';

@@ -29,12 +29,11 @@ import {
   latest,
   schoolsOf,
   sinceLastChange,
-  workPlan,
-  type BuildContext,
   type History,
   type SetupKey,
-  type WorkPlan,
-} from '../route';
+} from '../setup';
+import { workPlan, type WorkPlan } from '../route';
+import type { BuildContext } from '../bench';
 import { gram, metre, mm, newton, turns, write, type Newton, type Turns } from '../units';
 import { firstTrialN } from './conversation';
 import { lengthReadings, oldBowFigures, postureLooks, weightTrials } from './fit-readings';

@@ -1,6 +1,6 @@
 import { PIVOT_TO_STANDARD_MM, type BowRecord } from '../bow';
 import { DRAW_LENGTH_METHODS, OLD_BOW } from '../fit';
-import { setupValue, type SetupKey } from '../route';
+import { setupValue, type SetupKey } from '../setup';
 import type { QuantityName, ReadOptions, ShopUnits } from '../units';
 import { isFitKey, isMethod, type FitKey } from './fit-readings';
 
@@ -10,8 +10,11 @@ export type EntryKey = SetupKey | FitKey;
  * What is added to a reading before it is the value, mm: a draw length is read from the nock's groove
  * to the plunger hole, everywhere, and 1 3/4 in are added where it is entered. 0 for all else.
  */
-export const addedTo = (key: EntryKey): number =>
-  key === 'drawLength' || key === 'markedArrow' || key === 'fittingBow' ? PIVOT_TO_STANDARD_MM : 0;
+export function addedTo(key: EntryKey): number {
+  if (isFitKey(key))
+    return key === 'markedArrow' || key === 'fittingBow' ? PIVOT_TO_STANDARD_MM : 0;
+  return setupValue(key).added ?? 0;
+}
 
 /**
  * How a number typed for a key is read: field and server use the same limits and words.
@@ -37,15 +40,13 @@ export function readOptionsFor(
   if (kind === 'check' || kind === 'choice' || kind === 'text' || kind === 'group') return null;
   if (kind === 'mark' || kind === 'drift') return null;
   const quantity: QuantityName = kind === 'tear' ? 'length' : kind;
-  const isTurns = key === 'limbTurnsUpper' || key === 'limbTurnsLower';
+  const most = (bow && value.most?.(bow)) || null;
   return {
     quantity,
     shop,
     what: value.name.toLowerCase(),
     ...(value.min === undefined ? {} : { min: value.min - added }),
-    ...(value.max === undefined
-      ? {}
-      : { max: isTurns && bow?.maxTurns ? bow.maxTurns : value.max - added }),
+    ...(value.max === undefined ? {} : { max: most ?? value.max - added }),
     ...(value.bareUnit === undefined ? {} : { bareUnit: value.bareUnit }),
   };
 }

@@ -11,7 +11,7 @@ import {
   FINISHED,
   FULL_KIT,
   readingsOf,
-} from '../__tests__/fixtures';
+} from '../testing/fixtures';
 import { METRIC_UNITS, mm, newton, read, TRADE_UNITS, turns } from '../units';
 import {
   archerCautions,

@@ -6,8 +6,9 @@ import {
   aReading,
   FINISHED,
   FULL_KIT,
-} from '../__tests__/fixtures';
-import { MOVED_BY_PAPER, staleValues, targetOf, type Reading, type SetupKey } from '../route';
+} from '../testing/fixtures';
+import { MOVED_BY_PAPER, targetOf, type Reading, type SetupKey } from '../setup';
+import { staleValues } from '../ripple';
 import type { Adjustment } from '../tuning';
 import { metre } from '../units';
 import {

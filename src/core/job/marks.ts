@@ -12,7 +12,8 @@ import {
   type SightMarksResult,
 } from '../flight';
 import { refused, type Outcome, type Refused } from '../outcome';
-import { changedSince, latest } from '../route';
+import { changedSince } from '../ripple';
+import { latest, type SetupKey } from '../setup';
 import { gram, metre, mm, mps, type Metre } from '../units';
 import type { JobDerived } from './derive';
 
@@ -89,7 +90,7 @@ export function flightInputs(derived: JobDerived): {
   readonly flight: JobFlight | Refused;
 } {
   const { history, kit, context } = derived;
-  const measured = (key: Parameters<typeof latest>[1]) => latest(history, key)?.si ?? null;
+  const measured = (key: SetupKey) => latest(history, key)?.si ?? null;
   const arrows = itemOf(kit, 'arrows');
   const sight = itemOf(kit, 'sight');
   const pick = (

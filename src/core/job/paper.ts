@@ -6,12 +6,12 @@ import {
   MOVED_BY_PAPER,
   setupValue,
   paperBand,
-  type BuildContext,
   type History,
   type Reading,
   type SetupKey,
   type Target,
-} from '../route';
+} from '../setup';
+import type { BuildContext } from '../bench';
 import {
   bareShaftAdvice,
   paperTune,
@@ -68,23 +68,6 @@ const adjustmentOf = (key: SetupKey, hand: Hand, yokes: Yokes) =>
     .map((adjustment) => ({ adjustment, moved: movedValues(adjustment, hand, yokes) }))
     .find(({ moved }) => moved.some((entry) => entry.key === key)) ?? null;
 
-/** Values whose change makes earlier tears say nothing of later ones. */
-const FRESH: readonly SetupKey[] = [
-  'drawLength',
-  'peakWeight',
-  'arrowMass',
-  'timing',
-  'stringTwists',
-  'cableTwists',
-  'moduleTop',
-  'moduleBottom',
-  'newString',
-  'restFitted',
-  'launcherSet',
-  'part:rest',
-  'part:arrows',
-];
-
 /** What happened on the way to a tuned bow, in its order. */
 type TuningEvent =
   | { readonly kind: 'reading'; readonly reading: Reading }
@@ -109,8 +92,8 @@ function tuningEvents(
       continue;
     }
     const found = adjustmentOf(key, hand, yokes) !== null;
-    if (!found && !FRESH.includes(key)) continue;
-    const { fromZero } = setupValue(key);
+    const { fromZero, startsPapers } = setupValue(key);
+    if (!found && !startsPapers) continue;
     const old = before.get(key) ?? (fromZero ? { ...reading, si: 0 } : undefined);
     const told = old === undefined || isOther(old, reading);
     if (old !== undefined && told && events.length > 0)

@@ -10,7 +10,7 @@ import {
   type SpeedModel,
 } from '../bow';
 import type { Outcome } from '../outcome';
-import { latest, type Reading } from '../route';
+import { latest, type Reading } from '../setup';
 import { gram, mps, newton, type Gram, type Mps } from '../units';
 import { speedInput, type JobDerived } from './derive';
 

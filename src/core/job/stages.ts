@@ -1,6 +1,7 @@
 import { HANDOVER_CAUTIONS } from './cautions';
 import { missingSlots, SLOTS } from '../kit';
-import { isFinished, setupValue, STAGES, type JobStep, type Stage } from '../route';
+import { isFinished, type JobStep } from '../route';
+import { setupValue, STAGES, type Stage } from '../setup';
 import type { JobDerived } from './derive';
 import { weightTrials } from './fit-readings';
 import type { JobSnapshot } from './types';

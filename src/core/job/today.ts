@@ -1,4 +1,4 @@
-import type { PlacedVisit } from '../route';
+import type { PlacedVisit } from '../calendar';
 import type { CalendarView } from './calendar';
 
 export type TicketState = 'again' | 'waits' | 'going' | 'delivered';

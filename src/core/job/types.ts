@@ -17,16 +17,10 @@ import type {
   ShootingPurpose,
   Slot,
 } from '../kit';
-import type { QuoteHead } from '../quote/types';
-import type {
-  Exception,
-  Reading,
-  Schools,
-  ShopSteps,
-  Station,
-  StepTimes,
-  WeekHours,
-} from '../route';
+import type { Exception } from '../route';
+import type { Reading, Schools } from '../setup';
+import type { ShopSteps, Station, StepTimes } from '../bench';
+import type { WeekHours } from '../calendar';
 import type { ShopUnits } from '../units';
 import type { FitReading } from './fit-readings';
 
@@ -223,6 +217,15 @@ export interface QuoteTerms {
 }
 
 export const QUOTE_TERMS: QuoteTerms = { taxPct: 19, depositPct: 30, validDays: 14, hourCents: 0 };
+
+/** A quote that was given, as the list of quotes shows it. */
+export interface QuoteHead {
+  readonly revision: number;
+  readonly at: string;
+  readonly who: string;
+  readonly totalCents: number;
+  readonly validUntil: string;
+}
 
 /** Everything one job's screens are computed from; travels as JSON. */
 export interface JobSnapshot {

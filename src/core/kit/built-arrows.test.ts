@@ -1,5 +1,5 @@
 import { demoCatalogue } from '../../../demo/load-csv';
-import { aBow } from '../__tests__/fixtures';
+import { aBow } from '../testing/fixtures';
 import { gram, mm, newton } from '../units';
 import {
   arrowParts,

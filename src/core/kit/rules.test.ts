@@ -1,4 +1,4 @@
-import { aBow, aKitContext, anItem, aPart, kitOf, ownKit } from '../__tests__/fixtures';
+import { aBow, aKitContext, anItem, aPart, kitOf, ownKit } from '../testing/fixtures';
 import { gram, metre, mm, newton } from '../units';
 import { tensionFor } from './rules/launcher-tension';
 import { KIT_RULES } from './rules';

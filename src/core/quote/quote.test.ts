@@ -1,4 +1,4 @@
-import { aBow, aFinishedJob, anItem, aPart, aShop, aSnapshot } from '../__tests__/fixtures';
+import { aBow, aFinishedJob, anItem, aPart, aShop, aSnapshot } from '../testing/fixtures';
 import { derive, QUOTE_TERMS, type JobPart, type JobSnapshot } from '../job';
 import { heldTax, jobTotal, makeQuote, quoteChanges } from '.';
 

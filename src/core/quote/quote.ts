@@ -1,7 +1,7 @@
 import { bowName } from '../bow';
 import type { JobDerived, JobSnapshot } from '../job';
 import { SLOTS } from '../kit';
-import { STATIONS } from '../route';
+import { STATIONS } from '../bench';
 import { addDays } from '../units';
 import type { Quote, QuoteLine } from './types';
 

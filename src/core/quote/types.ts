@@ -35,11 +35,3 @@ export interface Quote {
   readonly depositPct: number;
   readonly hourCents: number;
 }
-
-export interface QuoteHead {
-  readonly revision: number;
-  readonly at: string;
-  readonly who: string;
-  readonly totalCents: number;
-  readonly validUntil: string;
-}

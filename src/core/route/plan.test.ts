@@ -8,15 +8,23 @@ import {
   FINISHED,
   FULL_KIT,
   kitOf,
-} from '../__tests__/fixtures';
+} from '../testing/fixtures';
 import { derive } from '../job';
 import { METRIC_UNITS, TRADE_UNITS } from '../units';
-import { readingText, targetText, tearWords, writeValue } from './describe';
-import { applicableKeys, isFinished } from './plan';
-import { REGISTRY, setupValue } from './registry';
-import { STATIONS, STEP_TEMPLATES } from './steps';
-import { standing, targetOf } from './targets';
-import type { SetupKey } from './types';
+import {
+  readingText,
+  targetText,
+  tearWords,
+  writeValue,
+  REGISTRY,
+  setupValue,
+  standing,
+  targetOf,
+  type SetupKey,
+} from '../setup';
+import { applicableKeys } from './plan';
+import { isFinished } from './job-step';
+import { STATIONS, STEP_TEMPLATES } from '../bench';
 
 const planOf = (snapshot: ReturnType<typeof aSnapshot>) => derive(snapshot).plan;
 const stepOf = (snapshot: ReturnType<typeof aSnapshot>, id: string) =>

@@ -1,42 +1,23 @@
-import { itemOf } from '../kit';
-import type { BuildContext } from './context';
+import {
+  type BuildContext,
+  shopTemplates,
+  valueLookup,
+  ARCHER_CALL_COST,
+  STATIONS,
+  type Station,
+  type StepTemplate,
+} from '../bench';
 import { bestRoute, type Visit } from './order';
-import { latest, staleValues, type Stale } from './ripple';
-import { shopTemplates, valueLookup } from './shop-steps';
-import { ARCHER_CALL_COST, STATIONS, type Station, type StepTemplate } from './steps';
-import { standing, targetOf, type Standing, type Target } from './targets';
+import { latest, setupValue, standing, targetOf, type SetupKey } from '../setup';
+import { staleValues, type Stale } from '../ripple';
 import { explainVisits, type VisitReasons } from './why-visit';
-import type { Reading, SetupKey } from './types';
-
-/** A step signed off although something is missing or out of tolerance. */
-export interface Exception {
-  readonly stepId: string;
-  readonly reason: string;
-  readonly who: string;
-  readonly at: string;
-  /** Readings taken after it make it void. */
-  readonly seq: number;
-}
-
-export interface ValueState {
-  readonly key: SetupKey;
-  readonly reading: Reading | null;
-  readonly target: Target | null;
-  readonly standing: Standing | null;
-  readonly stale: Stale | null;
-}
-
-export type StepState = 'done' | 'signed' | 'again' | 'out' | 'open';
-
-export interface JobStep {
-  readonly id: string;
-  readonly template: StepTemplate;
-  readonly state: StepState;
-  readonly exception: Exception | null;
-  readonly values: readonly ValueState[];
-  /** Needed steps that are not finished; empty means it can be done now. */
-  readonly missing: readonly string[];
-}
+import {
+  isFinished,
+  type Exception,
+  type JobStep,
+  type StepState,
+  type ValueState,
+} from './job-step';
 
 export type PlanVisit = Visit &
   VisitReasons & {
@@ -63,19 +44,8 @@ export interface Present {
 }
 
 /** Keys the job reads: a bow with one module has no top module. */
-export function applicableKeys(template: StepTemplate, context: BuildContext): SetupKey[] {
-  const cams = context.bow?.moduleCams ?? ['top', 'bottom'];
-  return template.reads.filter(
-    (key) =>
-      !(key === 'moduleTop' && !cams.includes('top')) &&
-      !(key === 'moduleBottom' && !cams.includes('bottom')) &&
-      // A bow without a known limit is weighed, never set by turns.
-      !((key.startsWith('limbTurns') || key === 'foundTurns') && context.bow?.maxTurns === null) &&
-      !(key === 'foundModule' && (context.bow?.modules.length ?? 0) === 0) &&
-      // Which limb is asked only of a cord that is tied to one.
-      !(key === 'cordLimb' && itemOf(context.kit, 'rest')?.attrs.drive !== 'limbDriven'),
-  );
-}
+export const applicableKeys = (template: StepTemplate, context: BuildContext): SetupKey[] =>
+  template.reads.filter((key) => setupValue(key).applies?.(context) ?? true);
 
 /** The job's steps with their state, and the route over what is left (models.md section 12). */
 export function workPlan(context: BuildContext, exceptions: readonly Exception[]): WorkPlan {
@@ -110,9 +80,6 @@ function presentAt(steps: readonly JobStep[]): Present | null {
         newest = { seq: reading.seq, at: template };
   return newest && { station: newest.at.station, archer: newest.at.archer };
 }
-
-export const isFinished = (step: { readonly state: StepState }) =>
-  step.state === 'done' || step.state === 'signed';
 
 function stateOf(
   template: StepTemplate,

@@ -1,14 +1,17 @@
 import { examples, expectAgrees } from '../testing/examples';
 import { TRADE_UNITS, mm, newton, turns } from '../units';
 import { bestRoute, type RouteInput } from './order';
-import type { BuildContext } from './context';
-import { isFinished, workPlan } from './plan';
-import { USUAL_SCHOOLS } from './schools';
-import { NO_SHOP_STEPS } from './shop-steps';
-import { STEP_TEMPLATES } from './steps';
-import { historyOf } from './ripple';
-import { standing, targetOf } from './targets';
-import type { Reading, SetupKey } from './types';
+import { type BuildContext, NO_SHOP_STEPS, STEP_TEMPLATES } from '../bench';
+import { workPlan } from './plan';
+import { isFinished } from './job-step';
+import {
+  USUAL_SCHOOLS,
+  historyOf,
+  standing,
+  targetOf,
+  type Reading,
+  type SetupKey,
+} from '../setup';
 import type { BowRecord } from '../bow';
 
 /** Cheapest cost by trying every order: only for a handful of steps. */

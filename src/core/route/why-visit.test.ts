@@ -1,7 +1,7 @@
-import { aBow, aPart, anItem, aSnapshot, FULL_KIT } from '../__tests__/fixtures';
+import { aBow, aPart, anItem, aSnapshot, FULL_KIT } from '../testing/fixtures';
 import { derive } from '../job';
 import { bestRoute } from './order';
-import { STATIONS, STEP_TEMPLATES, ARCHER_CALL_COST } from './steps';
+import { STATIONS, STEP_TEMPLATES, ARCHER_CALL_COST } from '../bench';
 
 const planOf = (changes: Parameters<typeof aSnapshot>[0] = {}) =>
   derive(

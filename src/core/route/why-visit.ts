@@ -1,6 +1,6 @@
 import type { Slot } from '../kit';
 import type { Visit } from './order';
-import type { JobStep } from './plan';
+import type { JobStep } from './job-step';
 
 export interface VisitReasons {
   /** Why it is needed, or why it cannot be done with an earlier one: step ids. */

@@ -16,15 +16,8 @@ import {
 import { fitNotes } from './fit-notes';
 import { SLOTS } from '../kit';
 import { jobTotal } from '../quote';
-import {
-  isOwnKey,
-  readingText,
-  REGISTRY,
-  setupValue,
-  targetText,
-  valueState,
-  writeValue,
-} from '../route';
+import { isOwnKey, readingText, REGISTRY, setupValue, targetText, writeValue } from '../setup';
+import { valueState } from '../route';
 import { addDays, write } from '../units';
 
 export const SHEET_FORMAT = 'waffenrad-build-sheet';

@@ -1,5 +1,5 @@
 import { demoCatalogue } from '../../../demo/load-csv';
-import { aBow } from '@/core/__tests__/fixtures';
+import { aBow } from '@/core/testing/fixtures';
 import { derive, type JobSnapshot } from '@/core/job';
 import { itemOf, type ArrowChoice } from '@/core/kit';
 import { mm } from '@/core/units';

@@ -1,4 +1,4 @@
-import { aBow, anItem } from '@/core/__tests__/fixtures';
+import { aBow, anItem } from '@/core/testing/fixtures';
 import { HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import { openDb, type Db } from '@/data/db';
 import { insertBow, insertItem, itemById } from '@/data/stock';

@@ -1,4 +1,4 @@
-import { aBow } from '@/core/__tests__/fixtures';
+import { aBow } from '@/core/testing/fixtures';
 import { drawnNow, drawOffOrder, forceCurvePoints, OWN_BOW_ID, rankDrawOff } from '@/core/bow';
 import { oldLetOff } from '@/core/fit';
 import { derive, drawnBows, oldBowFigures, speedInput, type JobSnapshot } from '@/core/job';

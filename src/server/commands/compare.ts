@@ -10,7 +10,7 @@ import {
   type DrawOff,
   type LoggedCurve,
 } from '@/core/bow';
-import { historyOf, latest } from '@/core/route';
+import { historyOf, latest } from '@/core/setup';
 import { mm, newton } from '@/core/units';
 import { insertCurve } from '@/data/curves';
 import { jobById, updateJob } from '@/data/jobs';

@@ -1,4 +1,4 @@
-import { aBow, anItem } from '@/core/__tests__/fixtures';
+import { aBow, anItem } from '@/core/testing/fixtures';
 import type { Command } from '@/contracts/commands';
 import { derive, lengthReadings, type JobSnapshot } from '@/core/job';
 import { openDb, type Db } from '@/data/db';

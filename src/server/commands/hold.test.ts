@@ -1,5 +1,5 @@
 import { demoCatalogue } from '../../../demo/load-csv';
-import { aBow } from '@/core/__tests__/fixtures';
+import { aBow } from '@/core/testing/fixtures';
 import { HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import type { ArrowChoice } from '@/core/kit';
 import { bowLine, type SheetDocument } from '@/core/sheet';

@@ -1,6 +1,6 @@
-import { aBow, anItem } from '@/core/__tests__/fixtures';
+import { aBow, anItem } from '@/core/testing/fixtures';
 import { confirmedShots, derive, jobMarks, type JobSnapshot } from '@/core/job';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { metre } from '@/core/units';
 import { openDb, type Db } from '@/data/db';
 import { insertBow, insertItem } from '@/data/stock';

@@ -23,7 +23,7 @@ import {
   tearWords,
   writeValue,
   type Reading,
-} from '@/core/route';
+} from '@/core/setup';
 import { walkBack } from '@/core/tuning';
 import { metre, mm, read, write, type QuantityName, type ReadOptions } from '@/core/units';
 import { leftOutReadings, readingBySeq } from '@/data/records';

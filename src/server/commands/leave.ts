@@ -1,6 +1,6 @@
 import type { JobDerived, JobSnapshot } from '@/core/job';
 import type { Holding } from '@/core/kit';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { pieceBySerial, savePiece } from '@/data/bow-pieces';
 import type { Db } from '@/data/db';
 import { heldBow, putHeldBow, putPart } from '@/data/jobs';

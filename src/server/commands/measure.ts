@@ -8,7 +8,7 @@ import {
   setupValue,
   type Reading,
   type SetupKey,
-} from '@/core/route';
+} from '@/core/setup';
 import { readingBySeq } from '@/data/records';
 import { appendRows, retractionOf, toRows, type PlainRow } from '../take-readings';
 import { cannot, type Handlers, type Work } from './types';

@@ -1,4 +1,4 @@
-import { aBow } from '@/core/__tests__/fixtures';
+import { aBow } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
 import { openDb, type Db } from '@/data/db';
 import { insertBow } from '@/data/stock';

@@ -11,7 +11,7 @@ import { checker } from '@/contracts/ajv';
 import { Command, CommandRequest } from '@/contracts/commands';
 import { type JobPart, type JobSnapshot } from '@/core/job';
 import { SLOTS } from '@/core/kit';
-import { partKey } from '@/core/route';
+import { partKey } from '@/core/setup';
 import { db, type Db } from '@/data/db';
 import { claimVersion, jobById, partsOf } from '@/data/jobs';
 import { addEvent, appendReading, eventsSince, hasCommand } from '@/data/records';

@@ -1,5 +1,5 @@
 import { demoCatalogue } from '../../../demo/load-csv';
-import { aBow } from '@/core/__tests__/fixtures';
+import { aBow } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
 import { openDb, type Db } from '@/data/db';
 import { insertBow, insertItem, itemById } from '@/data/stock';

@@ -2,7 +2,7 @@ import { shopDay } from '../clock';
 import { assertSheet } from '@/contracts/sheet';
 import { HANDOVER_CAUTIONS, derive, openWork, stageStates } from '@/core/job';
 import { makeQuote, quoteChanges } from '@/core/quote';
-import { STEP_TEMPLATES } from '@/core/route';
+import { STEP_TEMPLATES } from '@/core/bench';
 import { sheetDocument } from '@/core/sheet';
 import { spokenDay, writeMoney } from '@/core/units';
 import { updateJob, jobById } from '@/data/jobs';

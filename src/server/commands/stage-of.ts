@@ -1,6 +1,7 @@
 import type { Command } from '@/contracts/commands';
 import { isFitKey } from '@/core/job';
-import { isSetupKey, setupValue, STEP_TEMPLATES, type Stage } from '@/core/route';
+import { isSetupKey, setupValue, type Stage } from '@/core/setup';
+import { STEP_TEMPLATES } from '@/core/bench';
 
 const ofKey = (key: string): Stage | '' =>
   isFitKey(key) ? 'fit' : isSetupKey(key) ? setupValue(key).stage : '';

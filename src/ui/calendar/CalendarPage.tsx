@@ -2,9 +2,9 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import type { CalendarView, Shop } from '@/core/job';
-import { dayOfMinute } from '@/core/job';
-import { stationName, USUAL_SHIFT, type PlacedVisit } from '@/core/route';
+import { type CalendarView, type Shop, dayOfMinute } from '@/core/job';
+import { stationName } from '@/core/bench';
+import { USUAL_SHIFT, type PlacedVisit } from '@/core/calendar';
 import { addDays } from '@/core/units';
 import { dayText, plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';

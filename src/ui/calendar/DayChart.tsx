@@ -10,7 +10,8 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { STATIONS, stationName, type PlacedVisit } from '@/core/route';
+import { STATIONS, stationName } from '@/core/bench';
+import type { PlacedVisit } from '@/core/calendar';
 import { useSize } from '../drawings/useSize';
 import { calendarWords as w, today } from '../words';
 import { clockWords } from './clock';

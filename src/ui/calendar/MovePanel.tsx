@@ -3,8 +3,9 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { clockOfMinute, dayOfMinute, minuteOf, type CalendarView } from '@/core/job';
-import { stationName, type PlacedVisit } from '@/core/route';
-import { useKept } from '../job/useKept';
+import { stationName } from '@/core/bench';
+import type { PlacedVisit } from '@/core/calendar';
+import { useKept } from '../keep/useKept';
 import { Panel } from '../frame/Panel';
 import { calendarWords as w } from '../words';
 

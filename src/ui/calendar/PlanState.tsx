@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { dayOfMinute } from '@/core/job';
-import type { Remedy } from '@/core/route';
+import type { Remedy } from '@/core/calendar';
 import { dayText } from '../fields/dates';
 import { calendarWords as w } from '../words';
 import { longWords, whenWords } from './clock';

@@ -1,7 +1,7 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { CalendarView } from '@/core/job';
-import type { CalendarPlan, PlacedVisit } from '@/core/route';
+import type { CalendarPlan, PlacedVisit } from '@/core/calendar';
 import { clockWords, longWords, whenWords } from './clock';
 import { DayChart } from './DayChart';
 import { MovePanel } from './MovePanel';

@@ -1,10 +1,10 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockOfMinute, dayOfMinute, type CalendarView } from '@/core/job';
-import type { CalendarPlan } from '@/core/route';
+import type { CalendarPlan } from '@/core/calendar';
 import type { CalendarSaid, JobRemedies } from '@/workers/calendar';
-import { useShell } from '../frame/Shell';
-import { post } from '../job/post';
+import { useShell } from '../frame/useShell';
+import { post } from '../keep/post';
 
 export interface Calendar {
   readonly view: CalendarView;

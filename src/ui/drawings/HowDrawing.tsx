@@ -1,11 +1,10 @@
 import type { ReactNode } from 'react';
-import { setupValue, type SetupKey } from '@/core/route';
+import { setupValue, type HowView, type SetupKey } from '@/core/setup';
 import { bench as w } from '../words';
-import { HOW_FIGURES, type HowView } from './how-figures';
 
 /** Where a value is measured: our own small drawing of the view, with the measure or place marked. */
 export function HowDrawing({ of, left }: { of: SetupKey; left: boolean }) {
-  const figure = HOW_FIGURES[of];
+  const figure = setupValue(of).figure;
   if (!figure) return null;
   const { view, dim, spot } = figure;
   return (

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import { A_FIT, aBow } from '@/core/__tests__/fixtures';
+import { A_FIT, aBow } from '@/core/testing/fixtures';
 import { drawLengthSteps } from '@/core/bow';
 import { drawLength, drawWeight } from '@/core/fit';
 import { weightTrials } from '@/core/job';

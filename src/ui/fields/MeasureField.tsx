@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { read, write, type ReadOptions, type ReadResult, type Understood } from '@/core/units';
-import { useDraft } from '../job/useDraft';
-import type { Trouble } from '../job/JobProvider';
+import { useDraft } from '../keep/useDraft';
+import type { Trouble } from '../keep/post';
 import { fields } from '../words';
 import { WithFractions } from './Figure';
 import { Pad } from './Pad';

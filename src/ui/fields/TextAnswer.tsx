@@ -2,8 +2,8 @@
 import { useEffect, useRef, useState } from 'react';
 import TextField from '@mui/material/TextField';
 import { useParams } from 'next/navigation';
-import { draftOf, keepDraft } from '../job/draft';
-import type { Trouble } from '../job/JobProvider';
+import { draftOf, keepDraft } from '../keep/draft';
+import type { Trouble } from '../keep/post';
 
 export interface TextAnswerProps {
   readonly id: string;

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { frame } from '../words';
-import { useConnected } from './connection';
+import { useConnected } from '../keep/connection';
 
 /** A cam with its axle and a bow's limb: our own mark. */
 export const Mark = ({ size = 34 }: { size?: number }) => (

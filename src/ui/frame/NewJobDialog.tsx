@@ -5,11 +5,11 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { JobSnapshot } from '@/core/job';
 import { Choice } from '../fields/Choice';
-import { post } from '../job/post';
-import { useKept } from '../job/useKept';
+import { post } from '../keep/post';
+import { useKept } from '../keep/useKept';
 import { frame, meet } from '../words';
 import { Panel } from './Panel';
-import { useShell } from './Shell';
+import { useShell } from './useShell';
 import { useFind, type Found } from './useFind';
 
 /** Opens a job with no more than a name; an archer who was here before is offered. */

@@ -1,31 +1,15 @@
 'use client';
-import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ThemeProvider } from '@mui/material/styles';
 import type { Shop } from '@/core/job';
 import { theme } from '../theme/theme';
-import { useServiceWorker } from './connection';
+import { useServiceWorker } from '../keep/connection';
 import { FindDialog } from './FindDialog';
 import { KeysDialog } from './KeysDialog';
 import { NewJobDialog } from './NewJobDialog';
 import { useKeys, usePageKeys } from './useKeys';
+import { ShellContext, type Opened } from './useShell';
 import { useWho } from './useWho';
-
-type Opened = 'find' | 'new' | 'keys' | null;
-
-export interface ShellValue {
-  readonly shop: Shop;
-  readonly who: string;
-  readonly setWho: (name: string) => void;
-  readonly open: (dialog: Opened) => void;
-}
-
-const ShellContext = createContext<ShellValue | null>(null);
-
-export function useShell(): ShellValue {
-  const value = useContext(ShellContext);
-  if (!value) throw new Error('useShell() is used outside of <Shell>');
-  return value;
-}
 
 /** What every page has: theme, the person at work, find, new job, the list of keys. */
 export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import DarkMode from '@mui/icons-material/DarkModeOutlined';
 import LightMode from '@mui/icons-material/LightModeOutlined';
 import { frame } from '../words';
-import { useShell } from './Shell';
+import { useShell } from './useShell';
 
 const KEY = 'waffenrad.dim';
 

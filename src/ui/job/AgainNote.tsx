@@ -1,5 +1,5 @@
 'use client';
-import type { SetupKey } from '@/core/route';
+import type { SetupKey } from '@/core/setup';
 import { frame } from '../words';
 import { useJob } from './JobProvider';
 import { Still } from './Still';

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import History from '@mui/icons-material/History';
 import Redo from '@mui/icons-material/Redo';
 import Undo from '@mui/icons-material/Undo';
-import { setupValue } from '@/core/route';
+import { setupValue } from '@/core/setup';
 import { Panel } from '../frame/Panel';
 import { whenText } from '../fields/dates';
 import { bench as w, frame } from '../words';

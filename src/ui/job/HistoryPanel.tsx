@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { fitKeyName, isFitKey, type JobEvent } from '@/core/job';
-import { isTaken, setupValue, type SetupKey } from '@/core/route';
+import { isTaken, setupValue, type SetupKey } from '@/core/setup';
 import type { HistoryPage, HistoryPreview } from '@/contracts/history';
 import { Panel } from '../frame/Panel';
 import { WithFractions } from '../fields/Figure';
@@ -11,7 +11,7 @@ import { whenText } from '../fields/dates';
 import { frame } from '../words';
 import { Discard } from './Discard';
 import { useJob } from './JobProvider';
-import { post } from './post';
+import { post } from '../keep/post';
 
 const REST_MS = 250;
 /** Readings shown before the rest is left to the search of entries. */

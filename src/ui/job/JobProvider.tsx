@@ -18,19 +18,11 @@ import {
   type JobSnapshot,
   type StageState,
 } from '@/core/job';
-import { STAGES } from '@/core/route';
-import { useShell } from '../frame/Shell';
+import { STAGES } from '@/core/setup';
+import { useShell } from '../frame/useShell';
 import { useAsk } from '../frame/useAsk';
 import { frame, orderFate as w } from '../words';
-import { post } from './post';
-
-/** Why an entry was not taken, for the field it hangs on. */
-export interface Trouble {
-  readonly message: string;
-  readonly pointer: string;
-  /** The refusal's own name; empty where the network failed. */
-  readonly reason?: string;
-}
+import { post, type Trouble } from '../keep/post';
 
 export interface JobValue {
   readonly snapshot: JobSnapshot;

@@ -1,5 +1,5 @@
 'use client';
-import { latest, readingText, setupValue, type SetupKey } from '@/core/route';
+import { latest, readingText, setupValue, type SetupKey } from '@/core/setup';
 import { WithFractions } from '../fields/Figure';
 import { whenText } from '../fields/dates';
 import { frame } from '../words';

@@ -4,8 +4,8 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Panel } from '../frame/Panel';
 import { frame } from '../words';
-import { useKept } from './useKept';
-import type { Trouble } from './JobProvider';
+import { useKept } from '../keep/useKept';
+import type { Trouble } from '../keep/post';
 
 /** Something is overruled: why, in a few words, for the sheet. */
 export function ReasonPanel({

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { latest, readingText, setupValue, type SetupKey } from '@/core/route';
+import { latest, readingText, setupValue, type SetupKey } from '@/core/setup';
 import { WithFractions } from '../fields/Figure';
 import { frame } from '../words';
 import { useJob } from './JobProvider';

@@ -11,15 +11,15 @@ import {
   anItem,
   FINISHED,
   FULL_KIT,
-} from '@/core/__tests__/fixtures';
+} from '@/core/testing/fixtures';
 import { derive, type JobSnapshot } from '@/core/job';
 import { Shell } from '../frame/Shell';
 import { nextStep } from '../stages/bench/next-step';
-import { itemFacts } from '../stages/kit/item-facts';
+import { itemFacts } from '../parts/item-facts';
 import { TRADE_UNITS } from '@/core/units';
-import { JobProvider, useJob, type Trouble } from './JobProvider';
+import { JobProvider, useJob } from './JobProvider';
+import { type Trouble, post } from '../keep/post';
 import { mapLabels } from './map-parts';
-import { post } from './post';
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn() }) }));
 

@@ -1,14 +1,8 @@
 import type { BowOutline, Point } from '@/core/bow';
 import { standingTurns, type JobDerived, type JobSnapshot } from '@/core/job';
 import type { Slot } from '@/core/kit';
-import {
-  readingText,
-  setupValue,
-  type JobStep,
-  type MapPart,
-  type SetupKey,
-  type ValueState,
-} from '@/core/route';
+import { REGISTRY, readingText, setupValue, type MapPart, type SetupKey } from '@/core/setup';
+import type { JobStep, ValueState } from '@/core/route';
 import { write } from '@/core/units';
 import type { PartLook } from '../drawings/BowDrawing';
 import { stepOf } from './steps';
@@ -28,8 +22,6 @@ interface PartRule {
   readonly part: MapPart;
   /** What it is called while nothing of it is measured. */
   readonly name: string;
-  /** Values of the part, the one worth showing first. */
-  readonly keys: readonly SetupKey[];
   readonly anchor: (outline: BowOutline) => Point;
   /** The kit's slot that fills it; without a part in it the place is empty. */
   readonly slot?: Slot;
@@ -43,33 +35,28 @@ const PARTS: readonly PartRule[] = [
   {
     part: 'camTop',
     name: 'top cam',
-    keys: ['moduleTop', 'timing'],
     anchor: (o) => o.cams[0]!.axle,
   },
   {
     part: 'limbTop',
     name: 'limb bolts',
-    keys: ['peakWeight', 'limbTurnsUpper'],
     anchor: (o) => o.bolts[0]!,
   },
   {
     part: 'peep',
     name: 'peep',
-    keys: ['peepTrueHeight', 'peepHeight', 'peepRotation'],
     anchor: (o) => o.peep,
     slot: 'peep',
   },
   {
     part: 'sight',
     name: 'sight',
-    keys: ['firstMark', 'firstAxis', 'sightBase', 'sightFitted'],
     anchor: (o) => at(o.sightBase.x - 58, o.sightBase.y),
     slot: 'sight',
   },
   {
     part: 'quiver',
     name: 'quiver',
-    keys: ['quiverFitted'],
     anchor: (o) => at(-76, -0.58 * o.pocketY),
     slot: 'quiver',
     optional: true,
@@ -77,39 +64,33 @@ const PARTS: readonly PartRule[] = [
   {
     part: 'nock',
     name: 'loop, nock',
-    keys: ['nockHeight', 'loop'],
     anchor: (o) => at(o.stringX + 8, o.arrowY),
   },
   {
     part: 'rest',
     name: 'rest',
-    keys: ['centreShot', 'launcherSet', 'restFitted'],
     anchor: (o) => o.rest,
     slot: 'rest',
   },
   {
     part: 'arrow',
     name: 'arrow',
-    keys: ['arrowSpeed', 'cockVaneDown', 'arrowMass'],
     anchor: (o) => at(-108, o.arrowY),
     slot: 'arrows',
   },
   {
     part: 'grip',
     name: 'draw length',
-    keys: ['drawLength'],
     anchor: (o) => at(0, 0.14 * o.pocketY),
   },
   {
     part: 'cables',
     name: 'cord, cables',
-    keys: ['restCord', 'cordTied', 'cordSettled', 'downCableFound', 'inTracks', 'holdingWeight'],
     anchor: (o) => at(o.stringX - 46, 0.34 * o.pocketY),
   },
   {
     part: 'bar',
     name: 'bar',
-    keys: ['stabiliserFitted', 'bowMass'],
     anchor: (o) => at(o.barBase.x - 50, o.barBase.y),
     slot: 'stabiliser',
     optional: true,
@@ -117,12 +98,21 @@ const PARTS: readonly PartRule[] = [
   {
     part: 'string',
     name: 'string',
-    keys: ['stringTwists', 'braceHeight'],
     anchor: (o) => at(o.stringX, 0.62 * o.pocketY),
   },
-  { part: 'limbBottom', name: 'lower bolt', keys: ['limbTurnsLower'], anchor: (o) => o.bolts[1]! },
-  { part: 'camBottom', name: 'module', keys: ['moduleBottom'], anchor: (o) => o.cams[1]!.axle },
+  { part: 'limbBottom', name: 'lower bolt', anchor: (o) => o.bolts[1]! },
+  { part: 'camBottom', name: 'module', anchor: (o) => o.cams[1]!.axle },
 ];
+
+/** Values shown at each part, the one worth showing first. */
+const SHOWN: Readonly<Record<MapPart, readonly SetupKey[]>> = Object.fromEntries(
+  PARTS.map(({ part }) => [
+    part,
+    REGISTRY.filter((value) => value.part === part && value.onMap !== undefined)
+      .sort((a, b) => a.onMap! - b.onMap!)
+      .map(({ key }) => key),
+  ]),
+) as Record<MapPart, SetupKey[]>;
 
 /** Every value the job's steps read, by key. */
 export function valuesByKey({ plan }: JobDerived): Map<SetupKey, ValueState> {
@@ -148,7 +138,7 @@ export function mapLabels(
   return PARTS.flatMap((rule): MapLabel[] => {
     const { part, anchor, slot } = rule;
     if (rule.optional && slot && !derived.kit[slot]) return [];
-    const values = rule.keys.flatMap((key) => byKey.get(key) ?? []);
+    const values = SHOWN[part].flatMap((key) => byKey.get(key) ?? []);
     if (values.length === 0) return [];
     // Bolts that stand alike are told once, at the upper limb.
     if (part === 'limbBottom' && standingTurns(derived.history) !== null && !values[0]!.stale)

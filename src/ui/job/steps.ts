@@ -1,4 +1,5 @@
-import type { JobStep, SetupKey } from '@/core/route';
+import type { JobStep } from '@/core/route';
+import type { SetupKey } from '@/core/setup';
 
 /** The step that reads a value, where the job has one. */
 export const stepOf = (key: SetupKey, steps: readonly JobStep[]): JobStep | null =>

@@ -1,6 +1,6 @@
 'use client';
 import { useParams, useRouter, useSearchParams } from 'next/navigation';
-import type { Stage } from '@/core/route';
+import type { Stage } from '@/core/setup';
 
 /** Where in the job the screen stands, and how to go elsewhere. */
 export function useStage() {

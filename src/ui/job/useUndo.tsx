@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { STAGES } from '@/core/route';
+import { STAGES } from '@/core/setup';
 import type { JobEvent } from '@/core/job';
-import { useShell } from '../frame/Shell';
+import { useShell } from '../frame/useShell';
 import { useAsk } from '../frame/useAsk';
 import { whenText } from '../fields/dates';
 import { frame } from '../words';

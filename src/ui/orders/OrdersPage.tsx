@@ -7,7 +7,7 @@ import type { OrderRow } from '@/core/job';
 import { plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
 import { useWho } from '../frame/useWho';
-import { post } from '../job/post';
+import { post } from '../keep/post';
 import { orderWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
 

@@ -3,11 +3,13 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { ClosedDay, Shop } from '@/core/job';
-import { readShift, SCHOOLS, shiftText, STATIONS, USUAL_WEEK, type Shift } from '@/core/route';
+import { readShift, shiftText, USUAL_WEEK, type Shift } from '@/core/calendar';
+import { SCHOOLS } from '@/core/setup';
+import { STATIONS } from '@/core/bench';
 import { Choice } from '../fields/Choice';
 import { plainDay } from '../fields/dates';
-import { useKept } from '../job/useKept';
-import { post } from '../job/post';
+import { useKept } from '../keep/useKept';
+import { post } from '../keep/post';
 import { shopWords as w } from '../words';
 import { plain, TypedField } from './TypedField';
 

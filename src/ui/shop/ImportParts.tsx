@@ -2,11 +2,10 @@
 import { useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import type { ImportLook, RowFault } from '@/contracts/csv';
-import type { AnyPart, PartKind } from '@/core/kit';
-import { slotName } from '@/core/kit';
+import { type AnyPart, type PartKind, slotName } from '@/core/kit';
 import type { FileRead } from '@/workers/part-file';
 import { Panel } from '../frame/Panel';
-import { post } from '../job/post';
+import { post } from '../keep/post';
 import { frame, partStock as w } from '../words';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { Faults } from './Faults';

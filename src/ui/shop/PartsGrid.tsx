@@ -12,10 +12,10 @@ import { partFormat } from '@/contracts/part-csv';
 import { partName, slotName, type AnyPart, type PartKind } from '@/core/kit';
 import type { ShopUnits } from '@/core/units';
 import { PartDrawing } from '../drawings/PartDrawing';
-import { post } from '../job/post';
-import { itemFacts } from '../stages/kit/item-facts';
+import { post } from '../keep/post';
+import { itemFacts } from '../parts/item-facts';
 import { partStock as w } from '../words';
-import { PAGE_SIZE, type FoundParts } from './useParts';
+import { PAGE_SIZE, type FoundParts } from '../parts/useParts';
 
 interface Row extends GridValidRowModel {
   readonly id: string;

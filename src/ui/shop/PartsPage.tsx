@@ -12,7 +12,7 @@ import { ImportParts } from './ImportParts';
 import { PartsGrid } from './PartsGrid';
 import { freshId, RecordForm } from './RecordForm';
 import { SupplierList } from './SupplierList';
-import { useParts } from './useParts';
+import { useParts } from '../parts/useParts';
 
 type Open = AnyPart | 'new' | 'file' | 'list' | null;
 

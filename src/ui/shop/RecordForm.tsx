@@ -5,8 +5,8 @@ import TextField from '@mui/material/TextField';
 import { inShopUnits, readCell, writeCell, type Column } from '@/contracts/csv';
 import type { ShopUnits } from '@/core/units';
 import { Panel } from '../frame/Panel';
-import { post } from '../job/post';
-import { useKept } from '../job/useKept';
+import { post } from '../keep/post';
+import { useKept } from '../keep/useKept';
 import { recordForm as w, frame } from '../words';
 
 export type Cells = Readonly<Record<string, string>>;

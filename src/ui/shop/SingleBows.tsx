@@ -10,7 +10,7 @@ import { bowName, pieceCents, type BowPiece, type BowRecord } from '@/core/bow';
 import { writeMoney, type ShopUnits } from '@/core/units';
 import { GridTable } from '../fields/GridTable';
 import { Panel } from '../frame/Panel';
-import { post } from '../job/post';
+import { post } from '../keep/post';
 import { singleBows as w } from '../words';
 import { RecordForm } from './RecordForm';
 

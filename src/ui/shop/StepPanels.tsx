@@ -1,21 +1,20 @@
 'use client';
-import { useKept } from '../job/useKept';
+import { useKept } from '../keep/useKept';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { SLOTS, type Slot } from '@/core/kit';
+import { REGISTRY, type SetupKey } from '@/core/setup';
 import {
-  REGISTRY,
   STATIONS,
   STEP_TEMPLATES,
   type OwnStep,
-  type SetupKey,
   type ShopSteps,
   type Station,
   type StepEdit,
   type StepTemplate,
-} from '@/core/route';
+} from '@/core/bench';
 import { Choice } from '../fields/Choice';
 import { Panel } from '../frame/Panel';
 import { stepWords as w } from '../words';

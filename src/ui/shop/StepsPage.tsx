@@ -4,8 +4,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import type { Shop } from '@/core/job';
+import { setupValue } from '@/core/setup';
 import {
-  setupValue,
   STEP_TEMPLATES,
   stepFaults,
   stationName,
@@ -14,10 +14,10 @@ import {
   type StepEdit,
   type StepFault,
   type StepTimes,
-} from '@/core/route';
+} from '@/core/bench';
 import { PageHead } from '../frame/PageHead';
-import { post } from '../job/post';
-import { useKept } from '../job/useKept';
+import { post } from '../keep/post';
+import { useKept } from '../keep/useKept';
 import { recordForm, stepWords as w } from '../words';
 import { OwnStepPanel, ShippedStepPanel } from './StepPanels';
 

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import type { ImportLook } from '@/contracts/csv';
 import { Panel } from '../frame/Panel';
-import { post } from '../job/post';
+import { post } from '../keep/post';
 import { frame, partStock as w } from '../words';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { moreOfLook } from './look';

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import TextField from '@mui/material/TextField';
-import { draftOf, keepDraft } from '../job/draft';
+import { draftOf, keepDraft } from '../keep/draft';
 import { shopWords as w } from '../words';
 
 /** A number as it was typed, with why it cannot stand; what is typed is kept either way. */

@@ -1,10 +1,9 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { aShop } from '@/core/__tests__/fixtures';
+import { aShop } from '@/core/testing/fixtures';
 import type { Shop } from '@/core/job';
-import { REGISTRY } from '@/core/route';
+import { REGISTRY } from '@/core/setup';
 import { HowDrawing } from '../drawings/HowDrawing';
-import { HOW_FIGURES } from '../drawings/how-figures';
 import { BenchSettings } from './BenchSettings';
 import { StepsPage } from './StepsPage';
 
@@ -19,7 +18,7 @@ afterEach(() => window.sessionStorage.clear());
 
 describe('how a value is measured, drawn', () => {
   test('every value of the registry has its drawing', () =>
-    expect(REGISTRY.map(({ key }) => key).filter((key) => !HOW_FIGURES[key])).toEqual([]));
+    expect(REGISTRY.filter(({ figure }) => !figure).map(({ key }) => key)).toEqual([]));
   test('it says what it shows; a left-handed bow is the mirror', () => {
     const right = render(<HowDrawing of="braceHeight" left={false} />);
     expect(screen.getByRole('img')).toHaveAccessibleName('Brace height: from the side, at rest');

@@ -2,8 +2,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import type { Shop } from '@/core/job';
-import { post } from '../job/post';
-import { draftOf, keepDraft } from '../job/draft';
+import { post } from '../keep/post';
+import { draftOf, keepDraft } from '../keep/draft';
 import { shopWords as w } from '../words';
 
 const UNSAVED = 'shop.unsaved';

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import Button from '@mui/material/Button';
 import type { Ticket } from '@/core/job';
 import { dayOf, dayText, timeText } from '../fields/dates';
-import { useShell } from '../frame/Shell';
+import { useShell } from '../frame/useShell';
 import { frame, today as w } from '../words';
 
 /** The jobs as tickets, in order of what to do next. */

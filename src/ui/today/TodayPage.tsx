@@ -3,7 +3,7 @@ import Link from 'next/link';
 import Button from '@mui/material/Button';
 import type { TodayView } from '@/core/job';
 import { Brand } from '../frame/Brand';
-import { useShell } from '../frame/Shell';
+import { useShell } from '../frame/useShell';
 import { TopTools } from '../frame/TopTools';
 import { longDay, plainDay } from '../fields/dates';
 import { calendarWords, frame, orderWords, today as w } from '../words';

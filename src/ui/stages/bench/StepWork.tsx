@@ -2,24 +2,18 @@
 import { useState, type ReactNode } from 'react';
 import Button from '@mui/material/Button';
 import { addedTo, readOptionsFor } from '@/core/job';
-import {
-  ripplePreview,
-  setupValue,
-  targetText,
-  mendText,
-  readingText,
-  type JobStep,
-  type SetupKey,
-  type ValueState,
-} from '@/core/route';
+import { ripplePreview } from '@/core/ripple';
+import { setupValue, targetText, mendText, readingText, type SetupKey } from '@/core/setup';
+import type { JobStep, ValueState } from '@/core/route';
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
 import { HowDrawing } from '../../drawings/HowDrawing';
 import { useKeys } from '../../frame/useKeys';
-import { useDraft } from '../../job/useDraft';
+import { useDraft } from '../../keep/useDraft';
 import { Dock } from '../../job/Dock';
-import { useJob, type Trouble as Refusal } from '../../job/JobProvider';
+import type { Trouble as Refusal } from '../../keep/post';
+import { useJob } from '../../job/JobProvider';
 import { LastValue } from '../../job/LastValue';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w, fields } from '../../words';

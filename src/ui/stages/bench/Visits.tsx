@@ -1,7 +1,8 @@
 'use client';
 import Link from 'next/link';
 import { slotName } from '@/core/kit';
-import { stationName, type PlanVisit } from '@/core/route';
+import { stationName } from '@/core/bench';
+import type { PlanVisit } from '@/core/route';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { bench as w } from '../../words';

@@ -10,13 +10,13 @@ import {
   anItem,
   FINISHED,
   FULL_KIT,
-} from '@/core/__tests__/fixtures';
+} from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
-import type { SetupKey } from '@/core/route';
+import type { SetupKey } from '@/core/setup';
 import { Shell } from '../../frame/Shell';
 import { AgainStrip } from '../../job/AgainStrip';
 import { useUndo } from '../../job/useUndo';
-import { draftOf, keepDraft } from '../../job/draft';
+import { draftOf, keepDraft } from '../../keep/draft';
 import { JobProvider } from '../../job/JobProvider';
 import { LaneStage } from '../lane/LaneStage';
 import { BenchStage } from './BenchStage';

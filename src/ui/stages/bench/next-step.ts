@@ -1,4 +1,5 @@
-import { isFinished, type JobStep, type Stage, type WorkPlan } from '@/core/route';
+import { isFinished, type JobStep, type WorkPlan } from '@/core/route';
+import type { Stage } from '@/core/setup';
 
 /**
  * The step to go to: the next one of the route in this stage, after `from` where there is one.

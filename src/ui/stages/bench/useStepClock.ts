@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import { isFinished, type JobStep } from '@/core/route';
-import { useShell } from '../../frame/Shell';
-import { post } from '../../job/post';
+import { useShell } from '../../frame/useShell';
+import { post } from '../../keep/post';
 
 const PREFIX = 'waffenrad.clock.';
 

@@ -2,7 +2,7 @@
 import { moduleLabel } from '@/core/bow';
 import { toQuarterTurns } from '@/core/fit';
 import { limbBoltAdvice, standingTurns } from '@/core/job';
-import { latest, targetOf } from '@/core/route';
+import { latest, targetOf } from '@/core/setup';
 import { write } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';

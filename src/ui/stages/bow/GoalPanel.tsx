@@ -3,7 +3,7 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Panel } from '../../frame/Panel';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { useJob } from '../../job/JobProvider';
 import { bow as w, frame } from '../../words';
 

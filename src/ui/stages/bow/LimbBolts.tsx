@@ -11,7 +11,7 @@ import {
   standingTurns,
   weighings,
 } from '@/core/job';
-import { CONFIRMED, latest } from '@/core/route';
+import { CONFIRMED, latest } from '@/core/setup';
 import { figureText, read, turns, write, writeParts } from '@/core/units';
 import { LimbBoltChart } from '../../charts/LimbBoltChart';
 import { BoltClocks } from '../../drawings/BoltClocks';
@@ -25,8 +25,8 @@ import { AgainNote } from '../../job/AgainNote';
 import { bow as w, devices } from '../../words';
 import { BowParts } from './BowParts';
 import { GoalPanel } from './GoalPanel';
-import { draftOf } from '../../job/draft';
-import { useDraft } from '../../job/useDraft';
+import { draftOf } from '../../keep/draft';
+import { useDraft } from '../../keep/useDraft';
 import { Discard } from '../../job/Discard';
 import { ScaleReading } from './ScaleReading';
 import { TurningPlan } from './TurningPlan';

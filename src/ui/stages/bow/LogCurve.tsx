@@ -9,7 +9,7 @@ import {
   type CurveDoubt,
   type CurvePoint,
 } from '@/core/bow';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { newton } from '@/core/units';
 import { Panel } from '../../frame/Panel';
 import { useJob } from '../../job/JobProvider';

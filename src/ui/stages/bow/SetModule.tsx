@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import { drawLengthSteps, moduleLabel, type BowRecord } from '@/core/bow';
-import { latest, type SetupKey } from '@/core/route';
+import { latest, type SetupKey } from '@/core/setup';
 import { figureText, write, writeParts } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';

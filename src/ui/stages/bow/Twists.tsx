@@ -4,7 +4,6 @@ import { camTiming, type BowRecord } from '@/core/bow';
 import { addedTo, readOptionsFor } from '@/core/job';
 import {
   cableMoves,
-  dependents,
   fresherThan,
   latest,
   readingText,
@@ -13,7 +12,8 @@ import {
   stringResponse,
   targetOf,
   type SetupKey,
-} from '@/core/route';
+} from '@/core/setup';
+import { dependents } from '@/core/ripple';
 import { write } from '@/core/units';
 import { CamTimingDrawing } from '../../drawings/CamTimingDrawing';
 import { Choice } from '../../fields/Choice';

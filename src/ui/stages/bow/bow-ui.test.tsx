@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { aBow, aFinishedJob, aShop } from '@/core/__tests__/fixtures';
+import { aBow, aFinishedJob, aShop } from '@/core/testing/fixtures';
 import { Shell } from '../../frame/Shell';
 import { JobProvider } from '../../job/JobProvider';
 import { BowStage } from './BowStage';

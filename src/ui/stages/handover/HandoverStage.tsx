@@ -9,7 +9,7 @@ import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { ReasonPanel } from '../../job/ReasonPanel';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { useStage } from '../../job/useStage';
 import { handover as w, lane } from '../../words';
 import { NoBow } from '../bench/BenchStage';

@@ -12,11 +12,11 @@ import {
   type ShaftOffer,
 } from '@/core/kit';
 import { mm, read, write, writeMoney, type Mm } from '@/core/units';
-import type { Trouble } from '../../job/JobProvider';
+import type { Trouble } from '../../keep/post';
 import { useJob } from '../../job/JobProvider';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { arrowWords as w } from '../../words';
-import { itemFacts } from './item-facts';
+import { itemFacts } from '../../parts/item-facts';
 
 type Change = (part: Partial<ArrowChoice>) => Promise<Trouble | null>;
 

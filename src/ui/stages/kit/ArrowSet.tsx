@@ -6,7 +6,7 @@ import { readMasses, readScaleLine } from '@/contracts/grain-scale';
 import { matchSet, SET_TOLERANCE_G } from '@/core/arrow';
 import { write } from '@/core/units';
 import { useDeviceLines } from '../../fields/useDeviceLines';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
 

@@ -20,7 +20,7 @@ import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kitPackages as w } from '../../words';
-import { itemFacts } from './item-facts';
+import { itemFacts } from '../../parts/item-facts';
 import { useWishes } from './Wishes';
 
 /** Packages side by side, place beside place, so that what differs meets the eye. */

@@ -19,11 +19,11 @@ import { Choice } from '../../fields/Choice';
 import { PartDrawing } from '../../drawings/PartDrawing';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { useStage } from '../../job/useStage';
-import { useParts } from '../../shop/useParts';
+import { useParts } from '../../parts/useParts';
 import { arrowWords, kit as w } from '../../words';
-import { itemFacts } from './item-facts';
+import { itemFacts } from '../../parts/item-facts';
 
 interface Offer {
   readonly item: CatalogueItem;

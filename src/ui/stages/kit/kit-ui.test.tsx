@@ -1,5 +1,5 @@
 import { render, screen } from '@testing-library/react';
-import { aBow, aPart, aShop, aSnapshot, anItem } from '@/core/__tests__/fixtures';
+import { aBow, aPart, aShop, aSnapshot, anItem } from '@/core/testing/fixtures';
 import { QUOTE_TERMS, type JobSnapshot } from '@/core/job';
 import { Shell } from '../../frame/Shell';
 import { JobProvider } from '../../job/JobProvider';

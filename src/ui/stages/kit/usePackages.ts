@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { PackagePoint, PackagesAnswer } from '@/core/kit';
 import { useJob } from '../../job/JobProvider';
-import { post } from '../../job/post';
+import { post } from '../../keep/post';
 
 export interface AskedPackages {
   /** The newest there is; an older one stays in sight while it is asked anew. */

@@ -2,12 +2,12 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import { jobBareShaft, readOptionsFor } from '@/core/job';
-import { latest, readingText } from '@/core/route';
+import { latest, readingText } from '@/core/setup';
 import { bareShaftTear } from '@/core/tuning';
 import { metre, read, type ReadOptions, type ShopUnits } from '@/core/units';
 import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { paperWords } from '../../words';
 import { RestContradiction } from './RestContradiction';
 import { NumberSet } from '../../fields/NumberSet';

@@ -1,18 +1,9 @@
 'use client';
-import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { lane as w } from '../../words';
 import { LaneParts } from './LaneParts';
 import { LaneStep } from './LaneStep';
-
-/** Steps that end the work on the rest’s cord, once paper is done. */
-const CORD_STEPS: readonly string[] = ['cordTie', 'cordAgain'];
-
-/** The step this job’s rest brings along after paper; null where it brings none. */
-export function useCordStep() {
-  const { plan } = useJob().derived;
-  return plan.steps.find(({ id }) => CORD_STEPS.includes(id)) ?? null;
-}
+import { useCordStep } from './useCordStep';
 
 /** The cord after paper: tied for good, or taken up. */
 export function CordAgain() {

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import { archerCautions, confirmedShots } from '@/core/job';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';

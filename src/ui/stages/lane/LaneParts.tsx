@@ -1,14 +1,15 @@
 'use client';
 import { jobMarks, markDistances } from '@/core/job';
-import { isFinished, latest, type SetupKey } from '@/core/route';
+import { isFinished } from '@/core/route';
+import { latest, type SetupKey } from '@/core/setup';
 import { write } from '@/core/units';
 import { AgainNote } from '../../job/AgainNote';
 import { useJob } from '../../job/JobProvider';
 import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
 import { frame, lane as w } from '../../words';
-import { useCordStep } from './CordAgain';
-import { useSightSteps } from './SightSet';
+import { useCordStep } from './useCordStep';
+import { useSightSteps } from './useSightSteps';
 
 /** What each part of the lane takes: to be taken again it says so there. */
 const KEYS: Readonly<Record<string, readonly SetupKey[]>> = {

@@ -8,7 +8,8 @@ import { CordAgain } from './CordAgain';
 import { FirstDistance } from './FirstDistance';
 import { Marks } from './Marks';
 import { Paper } from './Paper';
-import { SIGHT_STEPS, SightSet } from './SightSet';
+import { SightSet } from './SightSet';
+import { SIGHT_STEPS } from './useSightSteps';
 import { Speed } from './Speed';
 
 const PART_OF_STEP: Readonly<Record<string, string>> = {

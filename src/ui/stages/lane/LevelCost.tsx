@@ -1,7 +1,7 @@
 'use client';
 import { USUAL_FIRST_M } from '@/core/flight';
 import { levelCosts, levelFlight, type Axis } from '@/core/job';
-import { latest, setupValue, type SetupKey } from '@/core/route';
+import { latest, setupValue, type SetupKey } from '@/core/setup';
 import { metre, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { marksWords as m } from '../../words';

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { itemOf } from '@/core/kit';
 import { jobMarks, markDistances, type JobMarks, type MarkInput } from '@/core/job';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { write } from '@/core/units';
 import { ResidualChart } from '../../charts/ResidualChart';
 import { MarksTape } from '../../drawings/MarksTape';

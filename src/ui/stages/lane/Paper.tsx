@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { archerCautions, jobPaper } from '@/core/job';
-import { SCHOOLS } from '@/core/route';
+import { SCHOOLS } from '@/core/setup';
 import { adjustmentRule, ADJUSTMENTS } from '@/core/tuning';
 import { Choice } from '../../fields/Choice';
 import { useJob } from '../../job/JobProvider';

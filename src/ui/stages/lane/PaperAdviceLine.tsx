@@ -3,7 +3,7 @@ import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import { leavesBand, paperMove } from '@/core/job';
-import { setupValue, tearWords, writeValue } from '@/core/route';
+import { setupValue, tearWords, writeValue } from '@/core/setup';
 import { adjustmentRule, CAUSE_LOOKS, type PaperAdvice, type PaperTuneResult } from '@/core/tuning';
 import { read, write, TRADE_UNITS } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';

@@ -1,6 +1,6 @@
 'use client';
 import { movedValues } from '@/core/job';
-import { MOVED_BY_PAPER, setupValue, tearWords, writeValue, type Reading } from '@/core/route';
+import { MOVED_BY_PAPER, setupValue, tearWords, writeValue, type Reading } from '@/core/setup';
 import { ADJUSTMENTS } from '@/core/tuning';
 import { PaperDrawing } from '../../drawings/PaperDrawing';
 import { whenText } from '../../fields/dates';

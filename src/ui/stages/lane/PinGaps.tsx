@@ -5,7 +5,7 @@ import { itemOf } from '@/core/kit';
 import { M_PER_YARD, metre, mm, read, write } from '@/core/units';
 import { PinsDrawing } from '../../drawings/PinsDrawing';
 import { useJob } from '../../job/JobProvider';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { marksWords } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
 

@@ -1,10 +1,10 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import { latest } from '@/core/route';
+import { latest } from '@/core/setup';
 import { read, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { marksWords as m } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
 

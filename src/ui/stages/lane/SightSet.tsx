@@ -1,21 +1,13 @@
 'use client';
 import Link from 'next/link';
-import { isFinished, type JobStep } from '@/core/route';
-import { useJob } from '../../job/JobProvider';
+import { isFinished } from '@/core/route';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { bench, lane as w } from '../../words';
 import { LaneParts } from './LaneParts';
 import { LaneStep } from './LaneStep';
 import { ThirdAxisShot } from './ThirdAxisShot';
-
-/** What is done at the sight once the first distance is settled. */
-export const SIGHT_STEPS: readonly string[] = ['thirdAxisShot', 'pins', 'tape'];
-
-/** The steps this job's sight brings along after the first distance. */
-export function useSightSteps(): readonly JobStep[] {
-  return useJob().derived.plan.steps.filter(({ id }) => SIGHT_STEPS.includes(id));
-}
+import { useSightSteps } from './useSightSteps';
 
 /** The sight for good: third axis shot in, pins set, tape stuck on. */
 export function SightSet() {

@@ -1,9 +1,10 @@
 'use client';
 import Button from '@mui/material/Button';
 import type { ChronographResult } from '@/core/bow';
-import type { SpeedShot } from '@/core/route';
+import type { SpeedShot } from '@/core/setup';
 import { write } from '@/core/units';
-import { useJob, type Trouble } from '../../job/JobProvider';
+import { useJob } from '../../job/JobProvider';
+import type { Trouble } from '../../keep/post';
 import { devices as d, speedWords as s } from '../../words';
 import { LeaveOut } from '../../job/Discard';
 

@@ -7,7 +7,7 @@ import { jobTape, type TapeWish } from '@/core/job';
 import { tapeSvg } from '@/core/sheet';
 import { write } from '@/core/units';
 import { Choice } from '../../fields/Choice';
-import { draftOf, keepDraft } from '../../job/draft';
+import { draftOf, keepDraft } from '../../keep/draft';
 import { useJob } from '../../job/JobProvider';
 import { marksWords } from '../../words';
 

@@ -3,7 +3,7 @@ import { sightMarks, thirdAxisFromGroups } from '@/core/flight';
 import { jobMarks } from '@/core/job';
 import { degree, metre, read } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { marksWords } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
 

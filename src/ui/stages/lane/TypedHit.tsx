@@ -4,7 +4,7 @@ import type { Hit } from '@/core/flight';
 import { mm, read, type ReadOptions } from '@/core/units';
 import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
-import { useDraft } from '../../job/useDraft';
+import { useDraft } from '../../keep/useDraft';
 import { lane as w } from '../../words';
 import { NumberSet } from '../../fields/NumberSet';
 

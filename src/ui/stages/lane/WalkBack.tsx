@@ -1,15 +1,15 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import { driftWords, latest } from '@/core/route';
+import { driftWords, latest } from '@/core/setup';
 import { walkBack } from '@/core/tuning';
 import { metre, mm, read, write, type ReadOptions } from '@/core/units';
 import { WalkBackDrawing } from '../../drawings/WalkBackDrawing';
 import { Dock } from '../../job/Dock';
-import { useKept } from '../../job/useKept';
+import { useKept } from '../../keep/useKept';
 import { useJob } from '../../job/JobProvider';
 import { paperWords } from '../../words';
-import { useDraft } from '../../job/useDraft';
+import { useDraft } from '../../keep/useDraft';
 import { RestContradiction } from './RestContradiction';
 import { NumberSet } from '../../fields/NumberSet';
 

@@ -9,9 +9,9 @@ import {
   anItem,
   FINISHED,
   FULL_KIT,
-} from '@/core/__tests__/fixtures';
+} from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
-import { MOVED_BY_PAPER, type Reading, type SetupKey } from '@/core/route';
+import { MOVED_BY_PAPER, type Reading, type SetupKey } from '@/core/setup';
 import { Shell } from '../../frame/Shell';
 import { JobProvider } from '../../job/JobProvider';
 import { LaneStage } from './LaneStage';

@@ -1,5 +1,6 @@
 import type { Archer, Job } from '@/core/job';
-import { useJob, type Trouble } from '../../job/JobProvider';
+import { useJob } from '../../job/JobProvider';
+import type { Trouble } from '../../keep/post';
 
 /** Saves what was answered, of the archer or of the job. */
 export interface Answer {

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { archerCautions, readOptionsFor } from '@/core/job';
-import { latest, readingText, setupValue } from '@/core/route';
+import { latest, readingText, setupValue } from '@/core/setup';
 import { Choice } from '../../fields/Choice';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import { allBows, arrowComponents, bowsFor, itemsFor, loggedCurves } from '@/server/stock';
-import { STAGES } from '@/core/route';
+import { STAGES } from '@/core/setup';
 import { BenchStage } from '@/ui/stages/bench/BenchStage';
 import { BowStage } from '@/ui/stages/bow/BowStage';
 import { FitStage } from '@/ui/stages/fit/FitStage';

@@ -1,0 +1,2 @@
+export * from './ripple';
+export * from './preview';

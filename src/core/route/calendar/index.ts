@@ -1,5 +1,0 @@
-export * from './types';
-export * from './decode';
-export * from './bound';
-export * from './search';
-export * from './remedies';

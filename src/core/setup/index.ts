@@ -1,0 +1,14 @@
+export * from './stages';
+export * from './figure';
+export * from './reading-data';
+export * from './reading';
+export * from './schools';
+export * from './context';
+export * from './entry';
+export * from './registry';
+export * from './changes';
+export * from './targets';
+export * from './twist-targets';
+export * from './twist-moves';
+export * from './describe';
+export { USUAL_CENTRE_SHOT_MM } from './values/rest';
