@@ -1,4 +1,4 @@
-import { isPartKind, PART_KINDS, slotName, type AnyPart, type PartKind } from '@/core/kit';
+import { isPartKind, kindOf, PART_KINDS, slotName, type AnyPart, type PartKind } from '@/core/kit';
 import {
   bad,
   good,
@@ -15,7 +15,7 @@ import {
   type TableFormat,
 } from '../csv';
 import { Type } from '@sinclair/typebox';
-import { ATTR_COLUMNS } from './attr-columns';
+import { ATTR_COLUMNS, headerOf } from './attr-columns';
 
 type BaseField = Exclude<keyof AnyPart, 'attrs'>;
 
@@ -134,14 +134,8 @@ function partFaults(part: AnyPart): Fault[] {
   const faults: Fault[] = [];
   if (part.closeOutCents !== null && part.closeOutCents > part.priceCents)
     faults.push({ column: 'close_out_eur', message: 'is more than the usual price' });
-  if (part.slot === 'rest' && part.attrs.minDrawMm > part.attrs.maxDrawMm)
-    faults.push({ column: 'min_draw_mm', message: 'is longer than the longest draw' });
-  if (part.slot === 'quiver' && part.attrs.minShaftMm > part.attrs.maxShaftMm)
-    faults.push({ column: 'min_shaft_mm', message: 'is thicker than the thickest shaft' });
-  if (part.slot === 'shaft' && part.attrs.innerMm >= part.attrs.outerMm)
-    faults.push({ column: 'inner_mm', message: 'is not less than the outer diameter' });
-  if (part.slot === 'point' && part.attrs.head === 'fixedBlade' && part.attrs.bladeMm === null)
-    faults.push({ column: 'blade_mm', message: 'is needed for fixed blades' });
+  for (const fault of kindOf(part.slot).faults?.(part.attrs as never) ?? [])
+    if (fault) faults.push({ column: headerOf(fault[0]), message: fault[1] });
   return faults;
 }
 

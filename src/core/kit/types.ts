@@ -1,10 +1,16 @@
-import type { BowRecord, Hand, ReleaseType } from '../bow';
+import type { BowRecord, Hand } from '../bow';
 import { metre, mm, type Gram, type Metre, type Mm, type Newton, type ShopUnits } from '../units';
-import type { AttrsOf } from './attrs';
-import { ARROW_PARTS, type ArrowPart, type PartKind, type Slot } from './slots';
+import {
+  ARROW_PARTS,
+  type ArcherFacts,
+  type ArrowPart,
+  type AttrsOf,
+  type PartKind,
+  type ShootingPurpose,
+  type Slot,
+} from './parts';
 
-export * from './attrs';
-export * from './slots';
+export * from './parts';
 
 export interface PartOf<K extends PartKind> {
   readonly id: string;
@@ -57,11 +63,8 @@ export type Kit = Partial<Record<Slot, ChosenPart & BuiltHere>>;
 export const itemOf = <S extends Slot>(kit: Kit, slot: S): CatalogueItemOf<S> | null =>
   (kit[slot]?.item ?? null) as CatalogueItemOf<S> | null;
 
-/** What the bow is for; the job's own word. */
-export type ShootingPurpose = 'target' | 'field' | 'threeD' | 'hunting';
-
 /** What a rule may look at. */
-export interface KitContext {
+export interface KitContext extends ArcherFacts {
   readonly bow: BowRecord | null;
   readonly kit: Kit;
   readonly drawLengthMm: Mm | null;
@@ -71,15 +74,8 @@ export interface KitContext {
   readonly peakN: Newton | null;
   /** What it was weighed at, until that is the weight it is to have; null otherwise. */
   readonly weighedN: Newton | null;
-  /** Their first bow, or under sixteen: what is simple and light serves them better than what is dear. */
-  readonly learner: boolean;
-  readonly furthestM: Metre | null;
   readonly electronicsForbidden: boolean;
-  readonly lowLight: boolean;
   readonly purpose: ShootingPurpose;
-  readonly release: ReleaseType | 'unknown';
-  /** Glasses and the like, in the archer's own words; empty is none told. */
-  readonly eyesight: string;
   /** Bow and kit together, ready to shoot; null where the archer named no limit. */
   readonly massLimitG: Gram | null;
   /** Where the shop draws its lines; see KIT_LINES. */

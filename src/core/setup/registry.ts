@@ -1,4 +1,4 @@
-import { isSlot, slotName, type Slot } from '../kit';
+import { isSlot, placeOf, slotName, type Slot } from '../kit';
 import type { EntryOf } from './entry';
 import type { HowFigure } from './figure';
 import type { HistoryOf, ReadingOf } from './reading';
@@ -86,9 +86,6 @@ export const isSetupKey = (key: string): key is SetupKey =>
 /** A value that is taken by hand: not a part, which is chosen in the kit. */
 export const isTaken = (key: SetupKey): boolean => !isPartKey(key);
 
-/** Another one of these is another bow to the paper. */
-const STARTS_PAPERS: readonly Slot[] = ['rest', 'arrows'];
-
 /** Which part is in a place of the kit: written when it is chosen, compared by what it is. */
 function partValue(key: PartKey): SetupValue {
   const slot = key.slice('part:'.length) as Slot;
@@ -104,7 +101,7 @@ function partValue(key: PartKey): SetupValue {
     part: 'grip',
     how: 'Chosen in the kit',
     tool: '',
-    ...(STARTS_PAPERS.includes(slot) ? { startsPapers: true as const } : {}),
+    ...(placeOf(slot).startsPapers ? { startsPapers: true as const } : {}),
     changed: name.endsWith('s')
       ? `other ${name.toLowerCase()} were chosen`
       : `another ${name.toLowerCase()} was chosen`,

@@ -9,6 +9,7 @@ import {
 } from '../job';
 import {
   KIT_LINES,
+  exampleAttrs,
   type AttrsOf,
   type CatalogueItemOf,
   type ChosenPart,
@@ -70,7 +71,8 @@ export const aBow = (changes: Partial<BowRecord> = {}): BowRecord => ({
   ...changes,
 });
 
-const ATTRS: Pick<AttrsOf, Slot> = {
+/** Where a test counts on other figures than the description’s own examples. */
+const ATTRS: { readonly [S in Slot]?: AttrsOf[S] } = {
   rest: {
     drive: 'cableDriven',
     mount: 'plungerBolt',
@@ -151,7 +153,7 @@ export const anItem = <S extends Slot>(
   stock: 1,
   deliveryDays: 5,
   supplier: 'Prüfhandel',
-  attrs: { ...ATTRS[slot], ...attrs } as AttrsOf[S],
+  attrs: { ...(ATTRS[slot] ?? exampleAttrs(slot)), ...attrs } as AttrsOf[S],
   ...changes,
 });
 

@@ -1,3 +1,4 @@
+import { partFacts } from '@/core/kit';
 import { act, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { bowOutline } from '@/core/bow';
@@ -15,7 +16,6 @@ import {
 import { derive, type JobSnapshot } from '@/core/job';
 import { Shell } from '../frame/Shell';
 import { nextStep } from '../stages/bench/next-step';
-import { itemFacts } from '../parts/item-facts';
 import { TRADE_UNITS } from '@/core/units';
 import { JobProvider, useJob } from './JobProvider';
 import { type Trouble, post } from '../keep/post';
@@ -292,6 +292,6 @@ describe('a part at a glance', () => {
     ['armGuard', '6 5/16 in · 100 g'],
     ['consumables', 'string wax · 100 g'],
   ] as const)('%s: %s', (slot, text) => {
-    expect(itemFacts(anItem(slot) as never, TRADE_UNITS).replace(/\u00a0/g, ' ')).toBe(text);
+    expect(partFacts(anItem(slot) as never, TRADE_UNITS).replace(/\u00a0/g, ' ')).toBe(text);
   });
 });

@@ -1,6 +1,6 @@
 'use client';
 import type { Shop } from '@/core/job';
-import { MOST_WEIGHT, SLOT_WEIGHT, slotName, SLOTS, type KitLines, type Slot } from '@/core/kit';
+import { MOST_WEIGHT, placeOf, slotName, SLOTS, type KitLines, type Slot } from '@/core/kit';
 import { metre, mm, read, readMoney, write, writeMoney } from '@/core/units';
 import { shopWords as w } from '../words';
 import { plain, TypedField } from './TypedField';
@@ -105,7 +105,7 @@ function WeightField({ slot, shop, change }: { slot: Slot; shop: Shop; change: C
       id={`weight-${slot}`}
       label={slotName(slot)}
       value={weights[slot] === undefined ? '' : String(weights[slot])}
-      placeholder={String(SLOT_WEIGHT[slot])}
+      placeholder={String(placeOf(slot).weight)}
       reads={(text) =>
         text.trim() === '' ? { ok: true, value: null } : plain(text, 0, MOST_WEIGHT)
       }

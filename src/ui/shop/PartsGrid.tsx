@@ -9,11 +9,10 @@ import {
 import Button from '@mui/material/Button';
 import { readCell, writeCell, type Column } from '@/contracts/csv';
 import { partFormat } from '@/contracts/part-csv';
-import { partName, slotName, type AnyPart, type PartKind } from '@/core/kit';
+import { partName, slotName, type AnyPart, type PartKind, partFacts } from '@/core/kit';
 import type { ShopUnits } from '@/core/units';
 import { PartDrawing } from '../drawings/PartDrawing';
 import { post } from '../keep/post';
-import { itemFacts } from '../parts/item-facts';
 import { partStock as w } from '../words';
 import { PAGE_SIZE, type FoundParts } from '../parts/useParts';
 
@@ -128,7 +127,7 @@ function columnsOf(
           <b>{partName(part)}</b>
           <span className="small soft">
             {kind === null ? `${slotName(part.slot)} · ` : ''}
-            {itemFacts(part, units)}
+            {partFacts(part, units)}
           </span>
         </span>
       </button>

@@ -1,6 +1,6 @@
 import { fails, looksAt, objections, partOf, type Finding } from '../check';
 import type { CandidateSlot } from '../chooser';
-import { onTheBow } from '../mass';
+import { onTheBow } from '../parts';
 import { KIT_RULES } from '../rules';
 import {
   partName,

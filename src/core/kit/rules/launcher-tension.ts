@@ -1,4 +1,6 @@
-import { cannotTell, doesNotFit, fits, itemOf, type KitRule, type LauncherTension } from '../types';
+import { cannotTell, doesNotFit, fits, itemOf, type AttrsOf, type KitRule } from '../types';
+
+type LauncherTension = AttrsOf['rest']['tensions'][number];
 
 /** Arrow masses, g, from which the medium and the heavy launcher suit. Shop rule. */
 const MEDIUM_FROM_G = 20;

@@ -10,13 +10,13 @@ import {
   type ArrowChoice,
   type ArrowPart,
   type ShaftOffer,
+  partFacts,
 } from '@/core/kit';
 import { mm, read, write, writeMoney, type Mm } from '@/core/units';
 import type { Trouble } from '../../keep/post';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
 import { arrowWords as w } from '../../words';
-import { itemFacts } from '../../parts/item-facts';
 
 type Change = (part: Partial<ArrowChoice>) => Promise<Trouble | null>;
 
@@ -46,7 +46,7 @@ export function ArrowForm({
       value={choice[key] as string}
       options={components.filter(({ slot }) => slot === kind)}
       say={(part) =>
-        `${kind === 'shaft' ? shaftWord(part) : ''}${partName(part)} · ${itemFacts(part, units)} · ${writeMoney(sellCents(part))}`
+        `${kind === 'shaft' ? shaftWord(part) : ''}${partName(part)} · ${partFacts(part, units)} · ${writeMoney(sellCents(part))}`
       }
       onPick={(id) => void onChange({ [key]: id })}
     />

@@ -14,13 +14,13 @@ import {
   type PackagesAnswer,
   type RunnerUp,
   type Slot,
+  partFacts,
 } from '@/core/kit';
 import { writeMoney } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kitPackages as w } from '../../words';
-import { itemFacts } from '../../parts/item-facts';
 import { useWishes } from './Wishes';
 
 /** Packages side by side, place beside place, so that what differs meets the eye. */
@@ -206,7 +206,7 @@ function Place({
         </button>
       </div>
       <div className="small soft place-facts">
-        {!same && <WithFractions text={itemFacts(item, snapshot.shop.units)} />}
+        {!same && <WithFractions text={partFacts(item, snapshot.shop.units)} />}
         {!same && reasons.length > 0 && (
           <span className="package-why">
             <WithFractions text={reasons.join('; ')} />

@@ -13,6 +13,7 @@ import {
   type CatalogueItem,
   type Finding,
   type Slot,
+  partFacts,
 } from '@/core/kit';
 import { writeMoney } from '@/core/units';
 import { Choice } from '../../fields/Choice';
@@ -23,7 +24,6 @@ import { useKept } from '../../keep/useKept';
 import { useStage } from '../../job/useStage';
 import { useParts } from '../../parts/useParts';
 import { arrowWords, kit as w } from '../../words';
-import { itemFacts } from '../../parts/item-facts';
 
 interface Offer {
   readonly item: CatalogueItem;
@@ -165,7 +165,7 @@ function ItemRow({
           {item.maker} {item.model}
         </b>
         <div className="small soft">
-          <WithFractions text={itemFacts(item, snapshot.shop.units)} />
+          <WithFractions text={partFacts(item, snapshot.shop.units)} />
         </div>
         {against.length > 0 && (
           <div className="small item-against">
