@@ -5,6 +5,8 @@ let shop: TestShop;
 beforeAll(async () => {
   shop = await TestShop.open('empty');
 });
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(() => shop.close());
 
 interface Operation {

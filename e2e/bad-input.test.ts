@@ -7,6 +7,8 @@ let shop: TestShop;
 beforeAll(async () => {
   shop = await TestShop.open('demo');
 });
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(() => shop.close());
 
 const clear = async (page: Page, selector: string) => {

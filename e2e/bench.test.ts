@@ -2,12 +2,15 @@ import { type JobSnapshot, derive } from '@/core/job';
 import { setupValue } from '@/core/setup';
 import { click, find, keyboard, pageText, reads, settled, visit } from './hands';
 import { Journey } from './journey';
-import { NOW, TestShop } from './shop';
+import { NOW } from './now.cjs';
+import { TestShop } from './shop';
 
 let shop: TestShop;
 beforeAll(async () => {
   shop = await TestShop.open('demo');
 });
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(() => shop.close());
 
 /** A job up to the bench, by the same commands the screens send. */

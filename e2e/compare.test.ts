@@ -11,6 +11,8 @@ const folder = mkdtempSync(join(tmpdir(), 'waffenrad-files-'));
 beforeAll(async () => {
   shop = await TestShop.open('demo');
 });
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
   await shop.close();

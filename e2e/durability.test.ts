@@ -5,6 +5,8 @@ let shop: TestShop;
 beforeAll(async () => {
   shop = await TestShop.open('demo');
 });
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(() => shop.close());
 
 test('a killed process loses no acknowledged entry', async () => {
@@ -140,7 +142,7 @@ test('a setting is kept as its field is left, also when the page goes', async ()
 
 test('a stage opened without a connection shows the application and says so', async () => {
   const jobId = await shop.jobOf('Ilse');
-  const page = await shop.page();
+  const page = await shop.page(1280, 800, false, { keepsPages: true });
   await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.reload({ waitUntil: 'load' });

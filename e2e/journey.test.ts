@@ -13,6 +13,8 @@ let shop: TestShop;
 beforeAll(async () => {
   shop = await TestShop.open('demo');
 });
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(() => shop.close());
 
 const plain = (text: string) => text.replace(/[\s\u00a0\u202f]+/g, ' ').trim();

@@ -15,6 +15,8 @@ let shop: TestShop;
 beforeAll(async () => {
   shop = await TestShop.open('demo');
 });
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(() => shop.close());
 
 const lane = (page: Page, jobId: string, query: string) =>

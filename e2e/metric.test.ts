@@ -14,6 +14,8 @@ beforeAll(async () => {
   expect(saved.status).toBe(200);
   jobId = await metricJob();
 }, 120_000);
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(() => shop.close());
 
 /** An archer fitted, a bow set, kitted and begun at the bench, all in the shop's units. */

@@ -6,6 +6,8 @@ let shop: TestShop;
 beforeAll(async () => {
   shop = await TestShop.open('demo');
 });
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
 afterAll(() => shop.close());
 
 /** A new job, met by the conversation: a question is answered or put off, and the next one comes. */

@@ -1,19 +1,19 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ChildProcess } from 'node:child_process';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 import type { JobSnapshot } from '@/core/job';
-import { CHROMIUM_FLAGS, chromiumPath, freePort, startServer } from '../scripts/serve.cjs';
+import { freePort, startServer } from '../scripts/serve.cjs';
+import { NOW } from './now.cjs';
 
-/** A morning at work, whenever the tests run. */
-export const NOW = '2026-11-24T10:20:00+01:00';
-
-/** A shop of its own for one test file: database, server, browser. */
+/** A shop of its own for one test file: database and server; the browser is one for all, a context a page. */
 export class TestShop {
   /** What the pages' consoles complained of; a refused request is told there by the browser itself. */
   readonly complaints: string[] = [];
+  private readonly contexts: BrowserContext[] = [];
+  /** What a test opened itself is closed after it: a page left open goes on working. */
+  private ofTest: BrowserContext[] | null = null;
   private constructor(
     readonly url: string,
     private readonly port: number,
@@ -25,29 +25,50 @@ export class TestShop {
   static async open(kind: 'demo' | 'empty'): Promise<TestShop> {
     const folder = mkdtempSync(join(tmpdir(), 'waffenrad-e2e-'));
     const db = join(folder, 'shop.sqlite');
-    if (kind === 'demo') {
-      const env = { ...process.env, WAFFENRAD_DB: db, WAFFENRAD_NOW: NOW };
-      execFileSync('node_modules/.bin/tsx', ['demo/run-seed.ts'], { env, stdio: 'pipe' });
-    }
-    const port = await freePort(3600);
+    if (kind === 'demo') copyFileSync(process.env.WAFFENRAD_SEEDED!, db);
+    // Files that run side by side have a browser each and look for their port in different places.
+    const worker = Number(process.env.JEST_WORKER_ID ?? 1);
+    const port = await freePort(3500 + 100 * worker);
     const { child, url } = await startServer({ port, db, env: { WAFFENRAD_NOW: NOW } });
-    const browser = await puppeteer.launch({
-      executablePath: chromiumPath()!,
-      args: CHROMIUM_FLAGS,
-      userDataDir: join(folder, 'profile'),
+    const browser = await puppeteer.connect({
+      browserWSEndpoint: process.env.WAFFENRAD_BROWSERS!.split(' ')[worker - 1]!,
     });
     return new TestShop(url, port, folder, child, browser);
   }
 
-  async page(width = 1280, height = 800, hasTouch = false): Promise<Page> {
+  /**
+   * A page of its own person: nothing is shared with another one. Only where it is asked for does it
+   * keep pages for when there is no connection: that loads every stage in the background.
+   */
+  async page(
+    width = 1280,
+    height = 800,
+    hasTouch = false,
+    { keepsPages = false } = {},
+  ): Promise<Page> {
     const context = await this.browser.createBrowserContext();
+    (this.ofTest ?? this.contexts).push(context);
     const page = await context.newPage();
     await page.setViewport({ width, height, hasTouch });
+    if (!keepsPages)
+      await page.evaluateOnNewDocument(() => {
+        delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker;
+      });
     page.on('pageerror', (error) => this.complaints.push(String(error)));
     page.on('console', (message) => {
       if (message.type() === 'error') this.complaints.push(message.text());
     });
     return page;
+  }
+
+  /** Told by the test file where a test begins and ends. */
+  testBegins(): void {
+    this.ofTest = [];
+  }
+  async testEnds(): Promise<void> {
+    const opened = this.ofTest ?? [];
+    this.ofTest = null;
+    await Promise.all(opened.map((context) => context.close()));
   }
 
   /** The server dies as by a power cut. */
@@ -67,7 +88,8 @@ export class TestShop {
   }
 
   async close(): Promise<void> {
-    await this.browser.close();
+    await Promise.all(this.contexts.map((context) => context.close()));
+    await this.browser.disconnect();
     this.server.kill('SIGKILL');
     rmSync(this.folder, { recursive: true, force: true });
   }

@@ -177,7 +177,7 @@ describe('draw length', () => {
     const steps = Array.from({ length: 12 }, (_, i) => mm(635 + i * 12.7));
     const { stepMm, remainderMm, twists } = chooseModule(target, steps)!;
     expect(stepMm + remainderMm).toBeCloseTo(target, 9);
-    expect(Math.abs(twists * MM_PER_TWIST - remainderMm)).toBeLessThanOrEqual(
+    expect(Math.abs(-twists * MM_PER_TWIST - remainderMm)).toBeLessThanOrEqual(
       MM_PER_TWIST / 4 + 1e-9,
     );
     const cost = (step: number) => (step > target ? 1.5 * (step - target) : target - step);

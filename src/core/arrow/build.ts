@@ -51,12 +51,12 @@ export interface ArrowResult {
   readonly spineVerdict?: SpineVerdict;
 }
 
-/** Under this it is like a dry fire: refused (models.md section 5). */
+/** Under this it is like a dry fire: refused (docs/models.md section 5). */
 export const LEAST_GRAINS_PER_POUND = 5;
 
 /**
  * Mass, balance and front of centre of an arrow from its parts, as points and uniform rods along
- * x from the nock's groove (models.md section 5; front of centre after ASTM F2031 practice:
+ * x from the nock's groove (docs/models.md section 5; front of centre after ASTM F2031 practice:
  * balance forward of the middle, as a part of groove to shaft front). With a bow: the spine needed
  * and how the static spine stands to it.
  *

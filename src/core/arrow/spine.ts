@@ -15,7 +15,7 @@ export interface SpineLoad {
 
 /**
  * Needed static spine in inches (deflection as in ASTM F2031), from EI ∝ F·L². A shop rule, not
- * physics: it is tuned to common charts and may be off by half a spine class (models.md section 5).
+ * physics: it is tuned to common charts and may be off by half a spine class (docs/models.md section 5).
  */
 export function neededSpineIn(load: SpineLoad): number {
   const pounds =

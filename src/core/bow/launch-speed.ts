@@ -32,7 +32,7 @@ export interface LaunchSpeedResult {
 
 /**
  * Arrow speed from the bow's own rating: ½(m_arrow + m_virtual + m_string)·v² = η·E, η taken from
- * the rated speed with the same energy model (models.md section 4; virtual mass after Klopsteg,
+ * the rated speed with the same energy model (docs/models.md section 4; virtual mass after Klopsteg,
  * *American Journal of Physics* 11, 1943). Valid for compound bows within their draw range.
  *
  * @returns a refusal when the stroke is not positive, the rating needs more than 105 % of the

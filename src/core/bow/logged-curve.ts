@@ -29,7 +29,7 @@ export interface CurveFacts {
 
 /**
  * Checks a logged draw-force curve and reads it: peak, holding weight, let-off, valley, stored
- * energy (Simpson over the points as they were logged; models.md section 4).
+ * energy (Simpson over the points as they were logged; docs/models.md section 4).
  *
  * @param points drawn way strictly growing, at least 8, mm and N.
  * @returns a refusal naming the point (counted from 0) where something cannot be.

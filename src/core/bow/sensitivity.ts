@@ -12,7 +12,7 @@ export interface SpeedSensitivity extends LaunchSpeedResult {
 
 /**
  * Predicted speed and what each pound, half inch and gram changes, by central differences of the
- * speed model (models.md section 4). Valid where launchSpeed is.
+ * speed model (docs/models.md section 4). Valid where launchSpeed is.
  *
  * @returns launchSpeed's refusal, also when a neighbour is refused (an arrow just heavy enough).
  */

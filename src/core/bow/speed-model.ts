@@ -22,7 +22,7 @@ const MOST_EFFICIENCY = 1.05;
 /**
  * This bow's own efficiency and virtual mass from chronograph readings: ½(m + m_v + m_s)·v² = η·E.
  * With arrows at least 3 g apart both by least squares of 1/v² over m; else η alone with the usual
- * virtual mass (models.md section 4).
+ * virtual mass (docs/models.md section 4).
  *
  * @param energyJ stored at the setting it was shot with.
  * @returns a refusal where the readings ask for more than 105 % of the stored energy, or for a

@@ -6,7 +6,7 @@ export const PIVOT_TO_STANDARD_MM = 44.45;
 /** How the weight runs over the draw. */
 export type CamCharacter = 'smooth' | 'balanced' | 'fast';
 
-/** Where the rise ends and the let-off begins, as parts of the stroke (models.md section 4). */
+/** Where the rise ends and the let-off begins, as parts of the stroke (docs/models.md section 4). */
 export const CAM_SHAPE: Record<CamCharacter, { readonly rise: number; readonly letOff: number }> = {
   smooth: { rise: 0.42, letOff: 0.7 },
   balanced: { rise: 0.36, letOff: 0.76 },

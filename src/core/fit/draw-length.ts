@@ -36,7 +36,7 @@ export interface ModuleChoice {
   readonly stepMm: Mm;
   /** Target less step: positive is made up by letting the string out. */
   readonly remainderMm: Mm;
-  /** Full twists to take out of the string (positive) or put in (negative). */
+  /** Full twists of the string, + in, − out, as everywhere. */
   readonly twists: number;
 }
 
@@ -61,7 +61,7 @@ export interface DrawLengthResult {
 
 /**
  * Draw length from one or several readings: inverse-variance mean of the methods' estimates,
- * with χ² telling whether they agree (models.md section 1; shop rule for the method σ).
+ * with χ² telling whether they agree (docs/models.md section 1; shop rule for the method σ).
  * Repeated readings of one method are averaged; their σ shrinks with √n to 0.7 of one reading's.
  *
  * @param readings in mm, each within its method's range.
@@ -186,6 +186,7 @@ export function chooseModule(target: Mm, steps: readonly Mm[]): ModuleChoice | n
   return {
     stepMm: step,
     remainderMm: mm(remainder),
-    twists: Math.round((remainder / MM_PER_TWIST) * 2) / 2,
+    // + 0 keeps −0 out of every sentence.
+    twists: Math.round((-remainder / MM_PER_TWIST) * 2) / 2 + 0,
   };
 }

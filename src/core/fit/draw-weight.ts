@@ -43,7 +43,7 @@ const comfortable = (weight: number, w50: number) =>
 
 /**
  * Start weight and next trial from a Bayesian grid over W50, the weight the archer draws
- * comfortably half the time (models.md section 2; the prior is a shop rule).
+ * comfortably half the time (docs/models.md section 2; the prior is a shop rule).
  * Strained counts as "not comfortable" at half weight, pain like a failed one. The next trial never
  * exceeds one that strained, failed or hurt; after pain it is for another day.
  *

@@ -38,7 +38,7 @@ describe('draw length', () => {
 
   test('an overshooting module loses against one that is a little further short', () => {
     const steps = [mm(698.5), mm(711.2)];
-    expect(chooseModule(mm(705.5), steps)).toMatchObject({ stepMm: 698.5, twists: 6 });
+    expect(chooseModule(mm(705.5), steps)).toMatchObject({ stepMm: 698.5, twists: -6 });
     expect(chooseModule(mm(708), steps)!.stepMm).toBe(711.2);
     expect(chooseModule(mm(708), [])).toBeNull();
   });

@@ -28,7 +28,7 @@ export interface GrowthLimits {
 
 /**
  * Weights an archer may grow into, two pounds a fortnight (a child a pound a month), from the start
- * weight up to what the limbs give and never past what strained (models.md section 2; shop rules). Dates are the earliest possible, no promise.
+ * weight up to what the limbs give and never past what strained (docs/models.md section 2; shop rules). Dates are the earliest possible, no promise.
  *
  * @param fromDay day of the start weight, YYYY-MM-DD.
  * @returns nothing when the start is already the top.

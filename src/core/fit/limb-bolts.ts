@@ -64,7 +64,7 @@ export interface LimbBoltResult {
 
 /**
  * Peak weight against limb-bolt turns, W(t) = w0 − b·t + c·t², learned from bow-scale readings
- * by linear Bayesian least squares (models.md section 3). Priors are a shop rule: catalogue
+ * by linear Bayesian least squares (docs/models.md section 3). Priors are a shop rule: catalogue
  * maximum ± 5 %, even loss over the turns ± 35 %, little curvature.
  *
  * @returns the turns in [0, maxTurns] whose predicted weight is nearest the target, or a refusal

@@ -109,7 +109,7 @@ export interface PostureEvidence {
 const FELT_MM = 6.35;
 
 /**
- * What is seen at full draw, held beside the number and never mixed into it (models.md section 1).
+ * What is seen at full draw, held beside the number and never mixed into it (docs/models.md section 1).
  * The eye judges the bow in hand, the number the archer: a bow that looks too long while the
  * number wants one as long or longer is a contradiction, and the other way round.
  *

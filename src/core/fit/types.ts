@@ -1,6 +1,6 @@
 import type { Mm } from '../units';
 
-/** How a draw length was found; see models.md section 1. */
+/** How a draw length was found; see docs/models.md section 1. */
 export type DrawLengthMethod = 'armSpan' | 'wallToMouth' | 'markedArrow' | 'fittingBow';
 
 export interface DrawLengthReading {

@@ -50,7 +50,7 @@ const PLACING_MM2 = 1;
 
 /**
  * Whether a group is off the aim, by Hotelling's T² (Hotelling, *Annals of Mathematical
- * Statistics* 2, 1931), and the pin's move miss·R/(d + R) towards the hit (models.md section 6).
+ * Statistics* 2, 1931), and the pin's move miss·R/(d + R) towards the hit (docs/models.md section 6).
  *
  * @param input one hit or more; distance above 0.
  */

@@ -18,7 +18,7 @@ const lever = ({ distanceM, launchDeg, pinAboveArrowMm }: Leaving) =>
 
 /**
  * Sideways miss of a bubble that is off by `tiltDeg` with the pin held on the target:
- * (d·tan θ − s)·sin γ, since the arrow starts s under the line, on the other side (models.md
+ * (d·tan θ − s)·sin γ, since the arrow starts s under the line, on the other side (docs/models.md
  * section 6). + is towards the side the bow leans to.
  */
 export const tiltMissMm = (leaving: Leaving, tiltDeg: number): Mm =>

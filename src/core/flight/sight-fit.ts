@@ -52,7 +52,7 @@ const USUAL_MARK = { sigmaMm: 0.3, counts: 2 };
 
 /**
  * Launch speed (and drag, from three distances on) from confirmed marks by least squares: drop =
- * a + s(d₁) − s(d), with a the first mark's own error, by Gauss and Newton (models.md section 6).
+ * a + s(d₁) − s(d), with a the first mark's own error, by Gauss and Newton (docs/models.md section 6).
  * σ from the scatter with n − 2 (or n − 3) degrees of freedom.
  *
  * @param input two shots or more at different distances; drops grow with distance.

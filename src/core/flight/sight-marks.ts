@@ -53,7 +53,7 @@ export interface SightMarksResult {
 
 /**
  * Pin heights for distances measured from the pin plane along the sight line. The arrow starts
- * s = p − R·tan θ under the line, θ above it, with drag −k·|v|·v (models.md section 6; drag
+ * s = p − R·tan θ under the line, θ above it, with drag −k·|v|·v (docs/models.md section 6; drag
  * coefficients after Miyazaki et al., *Sports Engineering* 16, 2013). Error under 0.005 mm.
  *
  * @param input distances from 1 m; a slope between −60° and 60°.

@@ -16,7 +16,7 @@ const TOLD_M = 1e-3;
 
 /**
  * Level distances to be set for shots up and down a slope: the level mark that stands where the
- * slope's mark stands (models.md section 6). Past its highest place the pin only sinks, so the level
+ * slope's mark stands (docs/models.md section 6). Past its highest place the pin only sinks, so the level
  * mark is looked for from there on.
  *
  * @param input geometry and flight; its own distances and slope are not used.

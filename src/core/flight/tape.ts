@@ -46,7 +46,7 @@ const NUMBER_ROOM_MM = 2.2;
 
 /**
  * A sight tape true to size: a line each metre or yard, numbers every five or ten, from the pin
- * heights of the flight model (models.md section 6). Nothing is drawn past the furthest clear mark.
+ * heights of the flight model (docs/models.md section 6). Nothing is drawn past the furthest clear mark.
  *
  * @returns a refusal where no two lines are left: a tape without a length is none.
  */

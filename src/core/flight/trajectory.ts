@@ -9,7 +9,7 @@ export interface Flight {
   readonly slopeRad: number;
 }
 
-/** k = ρ·C_d·A/(2m) with A from the shaft's outer diameter (models.md section 6). */
+/** k = ρ·C_d·A/(2m) with A from the shaft's outer diameter (docs/models.md section 6). */
 export function dragPerMetre(
   arrowG: Gram,
   shaftOuterMm: Mm,

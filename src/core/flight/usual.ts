@@ -8,5 +8,5 @@ export const USUAL_FIRST_M: Metre = metre(18);
 export const USUAL_PEEP_HEIGHT_MM: Mm = mm(115);
 /** Peep to pin before it was measured. */
 export const USUAL_PEEP_TO_PIN_MM: Mm = mm(750);
-/** Air kept between vane and housing (models.md section 6). */
+/** Air kept between vane and housing (docs/models.md section 6). */
 export const HOUSING_CLEARANCE_MM: Mm = mm(3);

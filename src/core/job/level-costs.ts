@@ -54,7 +54,7 @@ export const THIRD_AXIS_SLOPE_DEG = 30;
 
 /**
  * Sideways miss in mm for each distance when an axis is off: the bubble by so much, the third axis
- * on a 30° slope, the rail as the pin goes down from the first distance (models.md section 6).
+ * on a 30° slope, the rail as the pin goes down from the first distance (docs/models.md section 6).
  *
  * @returns empty lists where a distance is out of the arrow’s reach.
  */

@@ -121,7 +121,7 @@ export interface AsWeighed {
 
 /**
  * What a choice of parts comes to on this bow: mass, balance, spine, speed, and how each usual change
- * moves them (models.md sections 4 and 5).
+ * moves them (docs/models.md sections 4 and 5).
  *
  * @returns a refusal where parts do not go together, the shaft is cut too short to be safe or longer
  *   than it comes, or the arrow is too light for the weight.

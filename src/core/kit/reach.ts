@@ -33,7 +33,7 @@ const solved = new WeakMap<BowRecord, Map<string, number | null>>();
 
 /**
  * Whether a sight's travel and housing serve the furthest distance with these arrows: predicted
- * launch speed and flight (models.md sections 4 and 6) with the peep where it usually comes to
+ * launch speed and flight (docs/models.md sections 4 and 6) with the peep where it usually comes to
  * stand. Rests on the bow's rating and on shop rules for the geometry; the lane decides.
  *
  * @returns null where the model gives no speed.

@@ -21,7 +21,7 @@ export interface Stale {
 }
 
 /**
- * Values whose reading no longer speaks for the bow (models.md section 12): a cause stands elsewhere
+ * Values whose reading no longer speaks for the bow (docs/models.md section 12): a cause stands elsewhere
  * than when it was taken, by more than it notices, or a cause is itself stale for something that
  * changed since. Derived from the readings alone: no flag is stored. A cause read again after the
  * change and found as it was stops the ripple; one never measured lets it through.

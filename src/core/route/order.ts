@@ -43,7 +43,7 @@ interface Node {
 
 /**
  * The cheapest workable order of steps over stations and calls of the archer: exact, by A* over
- * the sets of finished steps (models.md section 12). Doing every step that is possible where one
+ * the sets of finished steps (docs/models.md section 12). Doing every step that is possible where one
  * stands is never worse, so a move is always to another station or to or from the archer.
  *
  * @returns a refusal for unknown needs, unknown stations or a cycle.

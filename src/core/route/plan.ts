@@ -47,7 +47,7 @@ export interface Present {
 export const applicableKeys = (template: StepTemplate, context: BuildContext): SetupKey[] =>
   template.reads.filter((key) => setupValue(key).applies?.(context) ?? true);
 
-/** The job's steps with their state, and the route over what is left (models.md section 12). */
+/** The job's steps with their state, and the route over what is left (docs/models.md section 12). */
 export function workPlan(context: BuildContext, exceptions: readonly Exception[]): WorkPlan {
   const stale = staleValues(context.history, valueLookup(context.shopSteps));
   const byKey = new Map(stale.map((entry) => [entry.key, entry]));

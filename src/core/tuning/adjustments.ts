@@ -22,7 +22,7 @@ export interface AdjustmentRule {
   readonly reach: number;
 }
 
-/** Priors of models.md section 7. A guard pulls to the riser’s side, so its sign goes with the hand. */
+/** Priors of docs/models.md section 7. A guard pulls to the riser’s side, so its sign goes with the hand. */
 const RULES: Readonly<Record<Adjustment, AdjustmentRule>> = {
   restSideways: {
     id: 'restSideways',

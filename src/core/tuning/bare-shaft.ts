@@ -26,7 +26,7 @@ const TELLING = 1.5;
 
 /**
  * A bare-shaft pair as millimetres of tear: one centimetre at 18 m for each, growing with distance
- * (models.md section 7, shop rule). Valid 8 to 40 m. What it asks of the rest is not known
+ * (docs/models.md section 7, shop rule). Valid 8 to 40 m. What it asks of the rest is not known
  * beforehand: schools differ even in the sign.
  */
 export function bareShaftTear({ distanceM, rightMm, upMm }: BareShaftPair): BareShaftReading {
@@ -71,7 +71,7 @@ const MOST_MM = 2;
 const MOST_EXPERIMENTS = 3;
 
 /**
- * What bare shafts ask of the rest (models.md section 7): the response starts at 0 ± 2 mm a mm, is
+ * What bare shafts ask of the rest (docs/models.md section 7): the response starts at 0 ± 2 mm a mm, is
  * learned from a first small move and only then gone by. Deterministic in its history.
  */
 export function bareShaftAdvice(history: readonly BareShaftEvent[]): BareShaftAdvice {

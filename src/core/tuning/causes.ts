@@ -1,4 +1,4 @@
-/** Where else a tear comes from, in the order they are looked at (models.md section 7). */
+/** Where else a tear comes from, in the order they are looked at (docs/models.md section 7). */
 export const CAUSES = ['clearance', 'grip', 'timing', 'spine', 'camLean'] as const;
 export type Cause = (typeof CAUSES)[number];
 

@@ -68,7 +68,7 @@ export interface PaperTuneInput {
 }
 
 /**
- * One adjustment at a time from paper to paper (models.md section 7): the response of this bow is
+ * One adjustment at a time from paper to paper (docs/models.md section 7): the response of this bow is
  * learned from every shot, and the school's preferred adjustment that brings the expected tear under
  * 3 mm is advised, at most 2 mm or two steps a move. Deterministic in its history.
  *

@@ -13,7 +13,7 @@ export interface Contradiction {
 
 /**
  * Whether paper, bare shafts and the walk-back line ask for opposite moves of the rest, and which of
- * them is followed (models.md section 7). A small move that only asks for an answer is no vote.
+ * them is followed (docs/models.md section 7). A small move that only asks for an answer is no vote.
  *
  * @returns null where at most one way is asked for.
  */

@@ -131,7 +131,7 @@ function axisProblem(
 
 /**
  * How many times likelier the papers are if no move changed anything (J = 0) than with the response
- * of models.md section 7: the ratio of the two marginal likelihoods, as its natural logarithm. 0
+ * of docs/models.md section 7: the ratio of the two marginal likelihoods, as its natural logarithm. 0
  * before the first move.
  */
 export function nothingAnswersLog(history: readonly PaperEvent[], hand: Hand): number {
@@ -147,7 +147,7 @@ export function nothingAnswersLog(history: readonly PaperEvent[], hand: Hand): n
 }
 
 /**
- * What the bow answers, learned from every shot: tear = t₀ + J·u with the priors of models.md
+ * What the bow answers, learned from every shot: tear = t₀ + J·u with the priors of docs/models.md
  * section 7 for J, by linear Bayesian least squares; each axis by itself, and a new t₀ wherever
  * something else was changed.
  */

@@ -31,7 +31,7 @@ export const degree = (value: number) => value as Degree;
 export const turns = (value: number) => value as Turns;
 export const second = (value: number) => value as Second;
 
-/** Exact factors from models.md; multiply a trade unit by its factor to get SI. */
+/** Exact factors from docs/models.md; multiply a trade unit by its factor to get SI. */
 export const MM_PER_INCH = 25.4;
 export const MM_PER_FOOT = 304.8;
 export const M_PER_YARD = 0.9144;

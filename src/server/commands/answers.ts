@@ -10,7 +10,7 @@ import {
 import { updateArcher, updateJob, jobById } from '@/data/jobs';
 import { addDays } from '@/core/units';
 import { shopDay } from '../clock';
-import { cannot, pick, spaced, type Handlers } from './types';
+import { ofStage, cannot, pick, spaced, type Handlers } from './types';
 
 interface PlannedDays {
   readonly promisedDay?: string | null;
@@ -64,7 +64,7 @@ export const withInjury = <A extends { readonly injured?: Injured; readonly inju
 const GONE_PAST = ['asked', 'skipped'];
 
 /** What the archer answered. */
-export const ANSWERS = {
+export const ANSWERS = ofStage('meet', {
   setAnswers({ archer: said, job }, { db, snapshot }) {
     const before = snapshot.archer;
     const archer = said && withInjury(before, said);
@@ -80,6 +80,7 @@ export const ANSWERS = {
     // Where the conversation stands is no entry anybody would want to take back.
     if (changed.length === 0) return { summary: 'Meet: the next question', inverse: null };
     return {
+      ...(job?.schools ? { stage: 'bench' as const } : {}),
       summary: `Answered: ${changed.map(spaced).join(', ')}`,
       inverse: {
         do: 'restore',
@@ -93,4 +94,4 @@ export const ANSWERS = {
       },
     };
   },
-} satisfies Partial<Handlers>;
+} satisfies Partial<Handlers>);

@@ -11,10 +11,10 @@ import { jobById, updateJob } from '@/data/jobs';
 import { partById } from '@/data/stock';
 import { putHeld } from './hold';
 import { partShelf, takeFrom } from './shelf';
-import { cannot, type Handlers } from './types';
+import { ofStage, cannot, type Handlers } from './types';
 
 /** Arrows built here: the builds compared, the one taken, the set on the scale. */
-export const ARROWS = {
+export const ARROWS = ofStage('kit', {
   setArrows({ name: _name, ...changes }, { db, snapshot }) {
     const { arrows } = snapshot.job;
     updateJob(db, { ...jobById(db, snapshot.job.id)!, arrows: { ...arrows, ...changes } });
@@ -59,4 +59,4 @@ export const ARROWS = {
       inverse: { do: 'restore', part: { slot: 'arrows', row } },
     };
   },
-} satisfies Partial<Handlers>;
+} satisfies Partial<Handlers>);

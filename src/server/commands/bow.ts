@@ -16,10 +16,10 @@ import { shopDay } from '../clock';
 import { ORDER_STATES, orderState } from './choose';
 import { askOfOrder, type OrderFate } from './hold';
 import { bowShelf, giveUp, takeAgain, takeFrom, type Held } from './shelf';
-import { cannot, pick, type Handlers, type Work } from './types';
+import { ofStage, cannot, pick, type Handlers, type Work } from './types';
 
 /** The bow of a job: which one, put aside or ordered. */
-export const BOW = {
+export const BOW = ofStage('bow', {
   chooseBow({ bowId, reason = '', serial = null, fromStock = false, ordered }, work) {
     const { db, snapshot } = work;
     const bow = bowId === null ? null : bowById(db, bowId);
@@ -63,7 +63,7 @@ export const BOW = {
       inverse: { do: 'restore', bow: held },
     };
   },
-} satisfies Partial<Handlers>;
+} satisfies Partial<Handlers>);
 
 /** Goals set for another bow mean nothing on this one. */
 function freshGoals(bow: BowRecord | null, reason: string, snapshot: JobSnapshot): Partial<Job> {

@@ -18,6 +18,7 @@ import { shopDay } from '../clock';
 import { putHeld, storedPart } from './hold';
 import { partShelf, takeFrom } from './shelf';
 import {
+  ofStage,
   cannot,
   needReason,
   pick,
@@ -28,7 +29,7 @@ import {
 } from './types';
 
 /** Goals and parts. */
-export const CHOOSE = {
+export const CHOOSE = ofStage('kit', {
   setGoal({ goal, entered, reason }, { db, snapshot }) {
     const fields =
       goal === 'moduleStep'
@@ -36,6 +37,7 @@ export const CHOOSE = {
         : weightGoal(entered, reason, snapshot);
     updateJob(db, { ...jobById(db, snapshot.job.id)!, ...fields });
     return {
+      stage: 'bow',
       summary:
         entered === null
           ? `${spaced(goal)}: back to the fit`
@@ -119,7 +121,7 @@ export const CHOOSE = {
       inverse: { do: 'restore', parts },
     };
   },
-} satisfies Partial<Handlers>;
+} satisfies Partial<Handlers>);
 
 const hardAgainst = (context: KitContext): string[] =>
   checkKit(context).flatMap(({ rule, verdict }) =>

@@ -15,10 +15,10 @@ import { mm, newton } from '@/core/units';
 import { insertCurve } from '@/data/curves';
 import { jobById, updateJob } from '@/data/jobs';
 import { bowById } from '@/data/stock';
-import { cannot, type Done, type Handlers, type Work } from './types';
+import { ofStage, cannot, type Done, type Handlers, type Work } from './types';
 
 /** Bows drawn side by side, and the curves logged of them. */
-export const COMPARE = {
+export const COMPARE = ofStage('bow', {
   startDrawOff({ bowIds }, work) {
     const { db, snapshot } = work;
     const { hand } = snapshot.archer;
@@ -93,7 +93,7 @@ export const COMPARE = {
       inverse: { do: 'dropCurve', curveId },
     };
   },
-} satisfies Partial<Handlers>;
+} satisfies Partial<Handlers>);
 
 function standing({ snapshot }: Work): DrawOff {
   if (!snapshot.job.drawOff) throw cannot('no-draw-off', 'Choose the bows to draw first.');

@@ -11,10 +11,14 @@ import {
 } from '@/core/setup';
 import { readingBySeq } from '@/data/records';
 import { appendRows, retractionOf, toRows, type PlainRow } from '../take-readings';
-import { cannot, type Handlers, type Work } from './types';
+import type { Stage } from '@/core/setup';
+import { ofStage, cannot, type Handlers, type Work } from './types';
+
+const stageOfKey = (key: string): Stage | '' =>
+  isFitKey(key) ? 'fit' : isSetupKey(key) ? setupValue(key).stage : '';
 
 /** Readings as they are typed or ticked, and looked at again. */
-export const MEASURE = {
+export const MEASURE = ofStage('', {
   takeReadings({ readings, instead = [] }, work) {
     const { db, snapshot } = work;
     const rows = readings.flatMap((entry, i) => toRows(entry, i, snapshot));
@@ -25,6 +29,7 @@ export const MEASURE = {
     const name = isFitKey(last.key) ? fitKeyName(last.key) : setupValue(last.key as SetupKey).name;
     const more = rows.length > 1 ? ` and ${rows.length - 1} more` : '';
     return {
+      stage: stageOfKey(rows[0]!.key),
       summary: `${name}: ${last.entered}${more}${wrong.length > 0 ? ', instead of the one before' : ''}`,
       inverse: { do: 'retract', seqs },
     };
@@ -39,11 +44,12 @@ export const MEASURE = {
     const said = readingText(first as unknown as Reading, snapshot.shop.units);
     const name = setupValue(first!.key as SetupKey).name;
     return {
+      stage: stageOfKey(first!.key),
       summary: `${name}: still ${said}${others.length > 0 ? `, and ${others.length} more` : ''}`,
       inverse: { do: 'retract', seqs },
     };
   },
-} satisfies Partial<Handlers>;
+} satisfies Partial<Handlers>);
 
 /** A reading said to be wrong by the one that comes now: left out with that as its reason. */
 function wrongBefore(seq: number, at: number, rows: readonly PlainRow[], work: Work): PlainRow {

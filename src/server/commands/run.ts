@@ -4,7 +4,9 @@ import { BOW } from './bow';
 import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
 import { LANE } from './lane';
+import { MARKS } from './marks';
 import { MEASURE } from './measure';
+import { SET_ASIDE } from './set-aside';
 import { SIGN } from './sign';
 import { UNDO } from './undo';
 import { checker } from '@/contracts/ajv';
@@ -19,17 +21,18 @@ import { type TSchema } from '@sinclair/typebox';
 import { nowIso } from '../clock';
 import { Problem, invalid, notFound } from '../problem';
 import { loadSnapshot } from '../snapshot';
-import { stageOf } from './stage-of';
 import { type Done, type Handlers, type Work } from './types';
 
 const HANDLERS: Handlers = {
   ...ANSWERS,
   ...MEASURE,
   ...LANE,
+  ...MARKS,
   ...BOW,
   ...CHOOSE,
   ...ARROWS,
   ...COMPARE,
+  ...SET_ASIDE,
   ...SIGN,
   ...UNDO,
 };
@@ -70,9 +73,14 @@ export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnap
     if (!claimVersion(on, jobId, version)) throw conflict(on, jobId, version, snapshot);
     const at = nowIso();
     const handler = HANDLERS[command.name] as (c: Command, w: Work) => Done;
-    const { summary, inverse, written } = handler(command, { db: on, snapshot, who, at });
+    const {
+      stage: of = '',
+      summary,
+      inverse,
+      written,
+    } = handler(command, { db: on, snapshot, who, at });
     noteParts(snapshot, { db: on, who, at });
-    const stage = shown ?? stageOf(command);
+    const stage = shown ?? of;
     const id = addEvent(on, {
       jobId,
       version: version + 1,

@@ -9,10 +9,10 @@ import { updateJob, jobById } from '@/data/jobs';
 import { insertQuote, quoteById } from '@/data/quotes';
 import { acknowledge, addException, insertSheet, lastSeq, unacknowledge } from '@/data/records';
 import { comeBack, leaveTheShop } from './leave';
-import { cannot, needReason, type Handlers } from './types';
+import { ofStage, cannot, needReason, type Handlers } from './types';
 
 /** Signatures, cautions, the handover. */
-export const SIGN = {
+export const SIGN = ofStage('handover', {
   signStep({ stepId, reason }, { db, snapshot, who, at }) {
     const step = STEP_TEMPLATES.find((template) => template.id === stepId);
     if (!step) throw cannot('unknown-step', 'There is no such step.', '/command/stepId');
@@ -24,6 +24,7 @@ export const SIGN = {
       seq: lastSeq(db, snapshot.job.id),
     });
     return {
+      stage: step.stage,
       summary: `Signed off “${step.title}”: ${reason.trim()}`,
       inverse: { do: 'withdraw', exceptionId: id },
     };
@@ -106,8 +107,9 @@ export const SIGN = {
       );
     insertQuote(db, job.id, quote);
     return {
+      stage: 'kit',
       summary: `Quote ${quote.revision}: ${writeMoney(quote.totalCents)}`,
       inverse: null,
     };
   },
-} satisfies Partial<Handlers>;
+} satisfies Partial<Handlers>);

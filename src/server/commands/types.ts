@@ -1,5 +1,6 @@
 import type { Command } from '@/contracts/commands';
 import type { Archer, Job, JobSnapshot } from '@/core/job';
+import type { Stage } from '@/core/setup';
 import type { Db } from '@/data/db';
 import type { StoredBow, StoredPart } from '@/data/jobs';
 import { Problem } from '../problem';
@@ -24,6 +25,8 @@ export type Inverse =
 
 export interface Done {
   readonly summary: string;
+  /** The stage it belongs to, where that hangs on what was entered. */
+  readonly stage?: Stage | '';
   readonly inverse: Inverse | null;
   /** Told the number of its own entry once that is written. */
   readonly written?: (eventId: number) => void;
@@ -41,6 +44,17 @@ export const cannot = (reason: string, detail: string, pointer = '/command') =>
 
 export type CommandOf<N extends Command['name']> = Extract<Command, { name: N }>;
 export type Handlers = { [N in Command['name']]: (command: CommandOf<N>, work: Work) => Done };
+
+type SomeHandlers = { readonly [N in keyof Handlers]?: Handlers[N] };
+
+/** Handlers of one stage: an entry of another one is not taken back unseen. */
+export const ofStage = <const H extends SomeHandlers>(stage: Stage | '', handlers: H): H =>
+  Object.fromEntries(
+    Object.entries(handlers).map(([name, handle]) => [
+      name,
+      (command: never, work: Work) => ({ stage, ...(handle as Handlers['undo'])(command, work) }),
+    ]),
+  ) as unknown as H;
 
 export const spaced = (name: string) =>
   name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);

@@ -16,10 +16,10 @@ import {
 import { appendRows, retractionOf } from '../take-readings';
 import { putBowAgain } from './bow';
 import { putAgain, storedPart } from './hold';
-import { cannot, pick, type Handlers, type Inverse, type Work } from './types';
+import { ofStage, cannot, pick, type Handlers, type Inverse, type Work } from './types';
 
 /** Taking an entry back, the newest or any other, and bringing it again. */
-export const UNDO = {
+export const UNDO = ofStage('', {
   undo({ event }, work) {
     const { db, snapshot } = work;
     const entry =
@@ -50,7 +50,7 @@ export const UNDO = {
     markRedone(db, entry.id, inverse);
     return { summary: `Brought again: ${entry.summary}`, inverse: null };
   },
-} satisfies Partial<Handlers>;
+} satisfies Partial<Handlers>);
 
 const nothingLeft = ({ sheets }: JobSnapshot) =>
   sheets.length > 0

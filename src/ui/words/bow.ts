@@ -48,7 +48,7 @@ export const bow = {
   twists: (n: number) =>
     n === 0
       ? 'no twists'
-      : `${Math.abs(n)} ${Math.abs(n) === 1 ? 'twist' : 'twists'} ${n > 0 ? 'out' : 'in'}`,
+      : `${Math.abs(n)} ${Math.abs(n) === 1 ? 'twist' : 'twists'} ${n > 0 ? 'in' : 'out'}`,
   range: (low: string, high: string) => `${low} to ${high}`,
   fixed: 'This bow has one draw length; it was ordered so.',
   cam: { top: 'Top cam', bottom: 'Bottom cam' },

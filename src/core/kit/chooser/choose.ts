@@ -16,7 +16,7 @@ const HAIR = 1e-7;
 
 /**
  * The package worth most, proven: by our own branch and bound where it ends, else by a mixed-integer
- * programme (models.md section 11); among equals the cheapest. With `alternatives`, the next best ones, each different in at least one slot. When
+ * programme (docs/models.md section 11); among equals the cheapest. With `alternatives`, the next best ones, each different in at least one slot. When
  * nothing fits: the least that has to be given up.
  *
  * @param solve runs a programme to proven optimality; the core has no solver of its own.

@@ -6,7 +6,7 @@ type LauncherTension = AttrsOf['rest']['tensions'][number];
 const MEDIUM_FROM_G = 20;
 const HEAVY_FROM_G = 28;
 
-/** The launcher that suits an arrow's mass (models.md section 8). */
+/** The launcher that suits an arrow's mass (docs/models.md section 8). */
 export const tensionFor = (arrowG: number): LauncherTension =>
   arrowG < MEDIUM_FROM_G ? 'light' : arrowG < HEAVY_FROM_G ? 'medium' : 'heavy';
 

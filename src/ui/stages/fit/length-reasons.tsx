@@ -3,11 +3,11 @@ import { drawLength, methodEntry } from '@/core/fit';
 import { lengthReadings, loopCounts, type JobDerived, type JobSnapshot } from '@/core/job';
 import { write, type Mm } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
-import { fit as w } from '../../words';
+import { bow, fit as w } from '../../words';
 
 /** Why the draw length is what it is: the heaviest method, the school, the module. */
 export function lengthReasons(
-  { fitReadings, job, shop, bow }: JobSnapshot,
+  { fitReadings, job, shop, bow: taken }: JobSnapshot,
   { fitLength }: JobDerived,
   loopMm: Mm,
 ): ReactNode[] {
@@ -19,19 +19,18 @@ export function lengthReasons(
     w.because.weighs(methodEntry(best.method).name, say(methodEntry(best.method).sigmaMm)),
     w.because.spread,
   ];
-  if (bow && fitLength.module) {
+  if (taken && fitLength.module) {
     const { stepMm, remainderMm, twists } = fitLength.module;
-    const count = `${Math.abs(twists)} ${Math.abs(twists) === 1 ? 'twist' : 'twists'} ${twists > 0 ? 'out' : 'in'}`;
     list.push(
       Math.abs(remainderMm) < 0.8
         ? w.because.moduleExact(say(stepMm))
         : w.because.moduleDown(
             say(stepMm),
             write(remainderMm, 'length', units, { signed: true }),
-            count,
+            bow.twists(twists),
           ),
     );
-  } else if (!bow) list.push(w.because.noBow);
+  } else if (!taken) list.push(w.because.noBow);
   const spans = lengthReadings(fitReadings).filter(({ method }) => method === 'armSpan');
   if (spans.length > 0) {
     const on = loopCounts({ job, shop });
