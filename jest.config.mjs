@@ -24,6 +24,8 @@ const testTimeout = 120_000;
 
 export default {
   testTimeout,
+  // Jest leaves a core free; there is nobody else here while tests run.
+  maxWorkers: '100%',
   projects: [
     {
       ...shared,

@@ -1,3 +1,4 @@
+import { MM_PER_INCH } from '@/core/units';
 import PDFDocument from 'pdfkit';
 import { checker } from '@/contracts/ajv';
 import { TapeQuery, USUAL_TAPE } from '@/contracts/tape';
@@ -8,7 +9,7 @@ import { font } from './pdf/fonts';
 import { invalid, notFound, refusedProblem } from './problem';
 import { loadSnapshot } from './snapshot';
 
-const PT_PER_MM = 72 / 25.4;
+const PT_PER_MM = 72 / MM_PER_INCH;
 const check = checker(TapeQuery);
 const NUMBERS = new Set<string>(
   Object.entries(USUAL_TAPE).flatMap(([key, value]) => (typeof value === 'number' ? [key] : [])),

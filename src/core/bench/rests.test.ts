@@ -4,7 +4,10 @@ import type { AttrsOf } from '../kit';
 import type { JobStep } from '../route';
 
 /** The work a rest brings along, with everything else as in a finished kit. */
-function stepsWith(attrs: Partial<AttrsOf['rest']>, changes: Parameters<typeof aFinishedJob>[0] = {}) {
+function stepsWith(
+  attrs: Partial<AttrsOf['rest']>,
+  changes: Parameters<typeof aFinishedJob>[0] = {},
+) {
   const rest = {
     ...aPart(anItem('rest', attrs), 'rest'),
     arrivesDay: null,

@@ -1,5 +1,15 @@
 import { answered, refused, type Outcome } from '../outcome';
-import { G_PER_GRAIN, gram, mm, mps, newton, type Gram, type Mps, type Newton } from '../units';
+import {
+  G_PER_GRAIN,
+  N_PER_POUND,
+  gram,
+  mm,
+  mps,
+  newton,
+  type Gram,
+  type Mps,
+  type Newton,
+} from '../units';
 import { storedEnergyJ, strokeMm } from './draw-force';
 import type { BowSetting, RatedBow, StringItem } from './types';
 
@@ -9,7 +19,7 @@ export const DEFAULT_HALF_STRING_MM = mm(700);
 const EFFICIENCY_WARNING = 0.98;
 const EFFICIENCY_REFUSED = 1.05;
 /** 5 grains for each pound of peak: below it is like a dry fire. */
-const MIN_ARROW_G_PER_N = (5 * 0.06479891) / 4.4482216152605;
+const MIN_ARROW_G_PER_N = (5 * G_PER_GRAIN) / N_PER_POUND;
 
 export interface LaunchSpeedInput {
   readonly bow: RatedBow;

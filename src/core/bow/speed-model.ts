@@ -1,5 +1,5 @@
 import { answered, refused, type Outcome } from '../outcome';
-import { gram, mps, newton, type Gram, type Mps, type Newton } from '../units';
+import { N_PER_POUND, gram, mps, newton, type Gram, type Mps, type Newton } from '../units';
 import { DEFAULT_VIRTUAL_MASS_G } from './launch-speed';
 
 /** A speed measured on this bow with one arrow. */
@@ -91,7 +91,7 @@ export interface ArrowFigures {
 }
 
 const GR_PER_G = 1 / 0.06479891;
-const LB_PER_N = 1 / 4.4482216152605;
+const LB_PER_N = 1 / N_PER_POUND;
 
 /** What an arrow carries as it leaves, and its mass for the bow's weight. */
 export const arrowFigures = (arrowG: Gram, speedMps: Mps, peakN: Newton): ArrowFigures => ({

@@ -1,11 +1,11 @@
-import { addDays, newton, type Newton } from '../units';
+import { N_PER_POUND, addDays, newton, type Newton } from '../units';
 
 /** Most that is added at once (2 lb). Shop rule. */
 export const GROWTH_STEP_N = newton(9);
 /** Days between two steps. Shop rule. */
 export const GROWTH_DAYS = 14;
 /** Of a child, whose bones still grow (1 lb). Shop rule. */
-export const CHILD_STEP_N = newton(4.4482);
+export const CHILD_STEP_N = newton(N_PER_POUND);
 /** Days between two steps of a child. Shop rule. */
 export const CHILD_DAYS = 30;
 /** What an archer shows before the next step. Shop rule. */

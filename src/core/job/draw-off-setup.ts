@@ -8,7 +8,17 @@ import {
 } from '../bow';
 import { chooseModule, limbBolts, oldLetOff, toQuarterTurns, type OldBowFigures } from '../fit';
 import { itemOf } from '../kit';
-import { gram, newton, type Gram, type Mm, type Mps, type Newton, type Turns } from '../units';
+import {
+  G_PER_GRAIN,
+  N_PER_POUND,
+  gram,
+  newton,
+  type Gram,
+  type Mm,
+  type Mps,
+  type Newton,
+  type Turns,
+} from '../units';
 import { weighings, type JobDerived } from './derive';
 
 /** How one bow of a draw-off is set, so that all are drawn alike. */
@@ -27,7 +37,7 @@ export interface DrawOffSetup {
 }
 
 /** 7 grains for each pound, in g for each N: a middling arrow where none is chosen yet. */
-const MIDDLING_ARROW_G_PER_N = (7 * 0.06479891) / 4.4482216152605;
+const MIDDLING_ARROW_G_PER_N = (7 * G_PER_GRAIN) / N_PER_POUND;
 
 /** Module, turns and speed of a bow set for this archer; a null where the fit does not say yet. */
 export function drawOffSetup(bow: BowRecord, derived: JobDerived): DrawOffSetup {

@@ -17,3 +17,6 @@ export * from './paper';
 export * from './speed';
 export * from './tape';
 export * from './level-costs';
+export * from './lane-entries';
+export * from './groups';
+export * from './third-axis';

@@ -14,7 +14,7 @@ import {
 import { refused, type Outcome, type Refused } from '../outcome';
 import { changedSince } from '../ripple';
 import { latest, type SetupKey } from '../setup';
-import { gram, metre, mm, mps, type Metre } from '../units';
+import { metresPer, gram, metre, mm, mps, type Metre } from '../units';
 import type { JobDerived } from './derive';
 
 /** A number the marks rest on, and where it comes from. */
@@ -262,7 +262,7 @@ export function dropsBelow(
 
 /** Distances the marks are shown for: every 5 m (or yards) to the furthest, at least five. */
 export function markDistances(furthestM: number | null, unit: 'm' | 'yd'): Metre[] {
-  const perUnit = unit === 'yd' ? 0.9144 : 1;
+  const perUnit = metresPer(unit);
   const most = Math.max(30, Math.min(120, Math.ceil((furthestM ?? 40) / perUnit / 5) * 5));
   return Array.from({ length: most / 5 - 1 }, (_, i) => metre((10 + i * 5) * perUnit));
 }

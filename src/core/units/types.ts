@@ -36,6 +36,8 @@ export const MM_PER_INCH = 25.4;
 export const MM_PER_FOOT = 304.8;
 export const M_PER_YARD = 0.9144;
 export const N_PER_POUND = 4.4482216152605;
+/** 1 lbf over 1 ft. */
+export const J_PER_FOOT_POUND = N_PER_POUND * 0.3048;
 export const G_PER_GRAIN = 0.06479891;
 export const G_PER_OUNCE = 28.349523125;
 export const MPS_PER_FPS = 0.3048;
@@ -89,3 +91,6 @@ export const METRIC_UNITS: ShopUnits = {
   speed: 'm/s',
   distance: 'm',
 };
+
+/** Metres of the distance a shop speaks in. */
+export const metresPer = (unit: 'm' | 'yd'): number => (unit === 'yd' ? M_PER_YARD : 1);

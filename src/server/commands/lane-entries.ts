@@ -1,4 +1,5 @@
-import { read, type QuantityName, type ReadOptions } from '@/core/units';
+import { laneEntry, type LaneEntry } from '@/core/job';
+import { read } from '@/core/units';
 import { appendRows, type PlainRow } from '../take-readings';
 import { cannot, type Done, type Work } from './types';
 
@@ -8,27 +9,13 @@ export function bowOf({ snapshot }: Work) {
   return snapshot.bow;
 }
 
-type Limits = Partial<Pick<ReadOptions, 'min' | 'max' | 'bareUnit'>>;
-
-/** Reads one typed number, or refuses with its field. */
-export function number(
-  text: string,
-  quantity: QuantityName,
-  what: string,
-  pointer: string,
-  work: Work,
-  limits: Limits,
-) {
-  const answer = read(text, { quantity, shop: work.snapshot.shop.units, what, ...limits });
+/** Reads one typed number as its field does, or refuses with its place in the command. */
+export function number(text: string, entry: LaneEntry, work: Work, pointer: string) {
+  const answer = read(text, laneEntry(entry, work.snapshot.shop.units));
   if (!answer.ok) throw cannot(answer.code, answer.message, `/command/${pointer}`);
   const entered = answer.unitAssumed ? `${answer.entered} ${answer.unit}` : answer.entered;
   return { si: answer.si, entered };
 }
-
-export const distanceOf = (text: string, work: Work, min = 3, pointer = 'distance') =>
-  number(text, 'distance', 'distance', pointer, work, { min, max: 150 });
-export const sideways = (text: string, what: string, pointer: string, work: Work, most: number) =>
-  number(text, 'length', what, pointer, work, { min: -most, max: most, bareUnit: 'mm' });
 
 /** Writes rows of this bow, and says how they are taken back. */
 export function keep(

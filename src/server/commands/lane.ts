@@ -11,7 +11,7 @@ import {
 import { walkBack } from '@/core/tuning';
 import { metre, mm, read, write } from '@/core/units';
 import { ofStage, cannot, type Handlers } from './types';
-import { bowOf, number, distanceOf, sideways, keep } from './lane-entries';
+import { bowOf, keep, number } from './lane-entries';
 
 /** The job's own arrow, a little more or less: the scale and the set scatter that much. */
 const OWN_ARROW_G = 0.35;
@@ -20,10 +20,9 @@ const OWN_ARROW_G = 0.35;
 export const LANE = ofStage('lane', {
   takeTear({ right, up, distance }, work) {
     bowOf(work);
-    const most = setupValue('paperTear').max!;
-    const x = sideways(right, 'nock right (+) or left (−)', 'right', work, most);
-    const y = sideways(up, 'nock high (+) or low (−)', 'up', work, most);
-    const far = distanceOf(distance, work, 1);
+    const x = number(right, 'tearRight', work, 'right');
+    const y = number(up, 'tearUp', work, 'up');
+    const far = number(distance, 'paperDistance', work, 'distance');
     return keep(work, `Paper tear: ${tearWords(x.si, y.si)}`, [
       {
         key: 'paperTear',
@@ -59,10 +58,9 @@ export const LANE = ofStage('lane', {
 
   takeBareShaft({ distance, right, up }, work) {
     bowOf(work);
-    const far = number(distance, 'distance', 'distance', 'distance', work, { min: 8, max: 40 });
-    const most = setupValue('bareShaft').max!;
-    const x = sideways(right, 'bare shafts right (+) or left (−)', 'right', work, most);
-    const y = sideways(up, 'bare shafts high (+) or low (−)', 'up', work, most);
+    const far = number(distance, 'bareShaftDistance', work, 'distance');
+    const x = number(right, 'bareRight', work, 'right');
+    const y = number(up, 'bareUp', work, 'up');
     return keep(work, `Bare shafts at ${far.entered}`, [
       {
         key: 'bareShaft',
@@ -77,8 +75,8 @@ export const LANE = ofStage('lane', {
   takeWalkBack({ hits }, work) {
     bowOf(work);
     const points = hits.map((hit, i) => ({
-      distanceM: metre(distanceOf(hit.distance, work, 3, `hits/${i}/distance`).si),
-      rightMm: sideways(hit.right, 'right (+) or left (−)', `hits/${i}/right`, work, 3000).si,
+      distanceM: metre(number(hit.distance, 'distance', work, `hits/${i}/distance`).si),
+      rightMm: number(hit.right, 'besideLine', work, `hits/${i}/right`).si,
     }));
     const length = latest(derive(work.snapshot).history, 'drawLength')?.si ?? null;
     if (length === null)
@@ -109,10 +107,7 @@ export const LANE = ofStage('lane', {
     if (!result)
       throw cannot('none-left', 'Every reading was left out: shoot again.', '/command/shots');
     const own = latest(derive(work.snapshot).history, 'arrowMass')?.si ?? null;
-    const other =
-      arrow === undefined
-        ? null
-        : number(arrow, 'mass', 'arrow’s mass', 'arrow', work, { min: 10, max: 60 });
+    const other = arrow === undefined ? null : number(arrow, 'otherArrow', work, 'arrow');
     const isOther = other !== null && (own === null || Math.abs(other.si - own) > OWN_ARROW_G);
     const arrowG = isOther ? other.si : own;
     const said = write(result.speedMps, 'speed', work.snapshot.shop.units);

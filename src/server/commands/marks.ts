@@ -11,13 +11,13 @@ import {
 import { latest } from '@/core/setup';
 import { metre, mm, write } from '@/core/units';
 import { ofStage, cannot, type Done, type Handlers, type Work } from './types';
-import { bowOf, number, distanceOf, keep } from './lane-entries';
+import { bowOf, keep, number } from './lane-entries';
 
 /** Groups at a distance, and marks made from them or from a scale. */
 export const MARKS = ofStage('lane', {
   takeGroup({ distance, hits, pinDrop, corrected = false }, work) {
     bowOf(work);
-    const far = distanceOf(distance, work);
+    const far = number(distance, 'distance', work, 'distance');
     const derived = derive(work.snapshot);
     const radius = latest(derived.history, 'peepToPin')?.si ?? null;
     if (radius === null)
@@ -59,7 +59,7 @@ export const MARKS = ofStage('lane', {
         ],
       );
     }
-    const stood = dropOf(pinDrop, 'pinDrop', work);
+    const stood = number(pinDrop, 'pinDrop', work, 'pinDrop').si;
     // The pin goes towards the hit: hits high, pin up, less below the first.
     const drop = stood - (answer.pinMove?.upMm ?? 0);
     return markDone(work, derived, far.si, drop, said, { hits, scaleM: null });
@@ -67,10 +67,10 @@ export const MARKS = ofStage('lane', {
 
   takeMark({ distance, drop, scale, tapeSpeed }, work) {
     bowOf(work);
-    const far = distanceOf(distance, work);
+    const far = number(distance, 'distance', work, 'distance');
     const derived = derive(work.snapshot);
     if (drop !== undefined) {
-      const below = dropOf(drop, 'drop', work);
+      const below = number(drop, 'pinDrop', work, 'drop').si;
       return markDone(work, derived, far.si, below, `${distance.trim()}, ${drop.trim()} below`, {
         hits: [],
         scaleM: null,
@@ -78,7 +78,7 @@ export const MARKS = ofStage('lane', {
     }
     if (scale === undefined)
       throw cannot('nothing-read', 'Say where the pin stood, or what the scale read there.');
-    const reads = distanceOf(scale, work, 3, 'scale');
+    const reads = number(scale, 'scaleReading', work, 'scale');
     const { below, speed } = tapeDrop(work, derived, reads.si, tapeSpeed);
     return markDone(
       work,
@@ -91,23 +91,13 @@ export const MARKS = ofStage('lane', {
   },
 } satisfies Partial<Handlers>);
 
-const dropOf = (text: string, pointer: string, work: Work) =>
-  number(text, 'length', 'pin below the first distance', pointer, work, {
-    min: -30,
-    max: 250,
-    bareUnit: 'mm',
-  }).si;
-
 /** How far below the first distance a tape of a known speed stands where it reads so much. */
 function tapeDrop(work: Work, derived: JobDerived, scaleM: number, tapeSpeed: string | undefined) {
   const { flight } = flightInputs(derived);
   if ('ok' in flight) throw cannot(flight.reason, flight.message);
   const first = firstOf(derived);
   const typed = tapeSpeed?.trim()
-    ? number(tapeSpeed, 'speed', 'speed printed on the tape', 'tapeSpeed', work, {
-        min: 25,
-        max: 140,
-      }).si
+    ? number(tapeSpeed, 'tapeSpeed', work, 'tapeSpeed').si
     : flight.speedMps;
   const below = dropsBelow(flight, typed, first.distanceM, [metre(scaleM)]);
   if (!below)

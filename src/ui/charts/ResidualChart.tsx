@@ -1,7 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
-import { write, type ShopUnits } from '@/core/units';
+import { metresPer, write, type ShopUnits } from '@/core/units';
 import { marksWords as m } from '../words';
 import { chartBase } from './base';
 
@@ -19,7 +19,7 @@ export function ResidualChart({
   odd: number | null;
   units: ShopUnits;
 }) {
-  const perUnit = units.distance === 'yd' ? 0.9144 : 1;
+  const perUnit = metresPer(units.distance);
   // Half millimetres, so that no tick is a rounded one; room at both ends for the outermost marks.
   const most = Math.ceil(Math.max(0.5, ...points.map((p) => Math.abs(p.residualMm) * 1.2)) * 2) / 2;
   const xs = points.map(({ distanceM }) => distanceM / perUnit);

@@ -1,8 +1,9 @@
+import { MM_PER_INCH } from '@/core/units';
 import { lane as w } from '../words';
 import { spread } from './spread';
 
 /** CSS pixels a millimetre is drawn with: three times true size at 96 dots an inch. */
-const PX_PER_MM = 3 * (96 / 25.4);
+const PX_PER_MM = 3 * (96 / MM_PER_INCH);
 const TOP = 22;
 
 /** Where the pin stands for each distance, drawn down a sight's bar. */

@@ -1,6 +1,16 @@
 'use client';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
-import { read, write, type ReadOptions, type ReadResult, type Understood } from '@/core/units';
+import {
+  G_PER_GRAIN,
+  MM_PER_INCH,
+  MPS_PER_FPS,
+  N_PER_POUND,
+  read,
+  write,
+  type ReadOptions,
+  type ReadResult,
+  type Understood,
+} from '@/core/units';
 import { useDraft } from '../keep/useDraft';
 import type { Trouble } from '../keep/post';
 import { fields } from '../words';
@@ -190,12 +200,12 @@ function Reading({
 
 function otherSystem(si: number, { quantity, shop }: ReadOptions): string | null {
   if (quantity === 'length')
-    return shop.length === 'mm' ? `${(si / 25.4).toFixed(2)} in` : `${si.toFixed(0)} mm`;
+    return shop.length === 'mm' ? `${(si / MM_PER_INCH).toFixed(2)} in` : `${si.toFixed(0)} mm`;
   if (quantity === 'force')
-    return shop.force === 'N' ? `${(si / 4.4482).toFixed(1)} lb` : `${si.toFixed(0)} N`;
+    return shop.force === 'N' ? `${(si / N_PER_POUND).toFixed(1)} lb` : `${si.toFixed(0)} N`;
   if (quantity === 'mass')
-    return shop.mass === 'g' ? `${(si / 0.0648).toFixed(0)} gr` : `${si.toFixed(1)} g`;
+    return shop.mass === 'g' ? `${(si / G_PER_GRAIN).toFixed(0)} gr` : `${si.toFixed(1)} g`;
   if (quantity === 'speed')
-    return shop.speed === 'm/s' ? `${(si / 0.3048).toFixed(0)} fps` : `${si.toFixed(1)} m/s`;
+    return shop.speed === 'm/s' ? `${(si / MPS_PER_FPS).toFixed(0)} fps` : `${si.toFixed(1)} m/s`;
   return null;
 }

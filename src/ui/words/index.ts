@@ -1,4 +1,7 @@
-/** Every word the screens say, by area; another language is another set of these files. */
+/**
+ * What the screens say, by area. What the trade says (what to do, why, cautions, refusals of a rule) stands
+ * with its rule in core; refusals of commands stand with the command, labels of the sheet in core/sheet.
+ */
 export { frame } from './frame';
 export { today } from './today';
 export { fields } from './fields';

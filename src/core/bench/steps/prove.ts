@@ -1,5 +1,5 @@
 import { itemOf } from '../../kit';
-import { spoken } from '../../units';
+import { MM_PER_INCH, spoken } from '../../units';
 import { FASTEN } from './fasten';
 import { always, drive, fixed, DRAW_SAFELY } from './shared';
 import type { StepTemplate } from './types';
@@ -11,7 +11,7 @@ export const PROVE: readonly StepTemplate[] = [
     title: 'Set the rest’s cord',
     say: (context) =>
       drive(context) === 'cableDriven'
-        ? `Cord on the down cable, against the serving: served in, or clamped, never on bare strands. Draw and read how far before full draw the two marks meet; move it until they meet in the last ${spoken(25.4, 'length', context.shop, 'inch')}. One single knot and a long tail until paper is done.`
+        ? `Cord on the down cable, against the serving: served in, or clamped, never on bare strands. Draw and read how far before full draw the two marks meet; move it until they meet in the last ${spoken(MM_PER_INCH, 'length', context.shop, 'inch')}. One single knot and a long tail until paper is done.`
         : 'Pad or clamp on the limb, measured from its axle; a constricting knot that draws tight, the launcher fully down and a finger’s width of slack taken out. New cord stretches: look again after the first shots.',
     stage: 'bench',
     station: 'lane',

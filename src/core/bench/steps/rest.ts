@@ -1,5 +1,5 @@
 import { tensionFor, itemOf } from '../../kit';
-import { spoken } from '../../units';
+import { MM_PER_INCH, spoken } from '../../units';
 import type { CamSystem } from '../../bow';
 import { FASTEN } from './fasten';
 import { drive, fixed, DRAW_SAFELY } from './shared';
@@ -88,7 +88,7 @@ export const REST_STEPS: readonly StepTemplate[] = [
     id: 'cordTie',
     title: 'Second knot, cut and melt the cord',
     say: ({ shop }) =>
-      `Paper is done: the marks meet in the last ${spoken(25.4, 'length', shop, 'inch')}. Second knot against the first, cut to a finger’s width, melt the end to a bead.`,
+      `Paper is done: the marks meet in the last ${spoken(MM_PER_INCH, 'length', shop, 'inch')}. Second knot against the first, cut to a finger’s width, melt the end to a bead.`,
     stage: 'lane',
     station: 'lane',
     archer: false,

@@ -1,5 +1,5 @@
 import { itemOf } from '../../kit';
-import { spoken, write } from '../../units';
+import { MM_PER_INCH, spoken, write } from '../../units';
 import type { TargetContext } from '../context';
 import { latest } from '../reading';
 import { cableTwistTarget } from '../twist-targets';
@@ -21,7 +21,7 @@ function restCordTarget({
       si: 12.5,
       low: 0,
       high: 25,
-      reason: `The marks meet in the last ${spoken(25.4, 'length', shop, 'inch')} before full draw; earlier is a cord too tight`,
+      reason: `The marks meet in the last ${spoken(MM_PER_INCH, 'length', shop, 'inch')} before full draw; earlier is a cord too tight`,
       source: 'shop rule' as const,
     };
   }

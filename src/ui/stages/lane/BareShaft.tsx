@@ -1,10 +1,10 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import { jobBareShaft, readOptionsFor } from '@/core/job';
+import { jobBareShaft, laneEntry } from '@/core/job';
 import { latest, readingText } from '@/core/setup';
 import { bareShaftTear } from '@/core/tuning';
-import { metre, read, type ReadOptions, type ShopUnits } from '@/core/units';
+import { metre, read } from '@/core/units';
 import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
@@ -13,14 +13,6 @@ import { RestContradiction } from './RestContradiction';
 import { NumberSet } from '../../fields/NumberSet';
 
 const p = paperWords.bare;
-const FAR = (shop: ShopUnits): ReadOptions => ({
-  quantity: 'distance',
-  shop,
-  min: 8,
-  max: 40,
-  what: 'distance',
-});
-
 /** Bare shafts against fletched ones, as the tear they stand for. */
 export function BareShaft() {
   const { snapshot, derived, send } = useJob();
@@ -31,10 +23,10 @@ export function BareShaft() {
     up: '',
   }));
   const [trouble, setTrouble] = useState('');
-  const options = readOptionsFor('bareShaft', units, snapshot.bow)!;
-  const far = read(text.distance, FAR(units));
-  const right = read(text.right, options);
-  const up = read(text.up, options);
+  const options = { right: laneEntry('bareRight', units), up: laneEntry('bareUp', units) };
+  const far = read(text.distance, laneEntry('bareShaftDistance', units));
+  const right = read(text.right, options.right);
+  const up = read(text.up, options.up);
   const ready = far.ok && right.ok && up.ok;
   const stands = ready
     ? bareShaftTear({ distanceM: metre(far.si), rightMm: right.si, upMm: up.si })
@@ -56,10 +48,16 @@ export function BareShaft() {
               text: text.distance,
               onText: put('distance'),
               result: far,
-              options: FAR(units),
+              options: laneEntry('bareShaftDistance', units),
             },
-            { label: p.right, text: text.right, onText: put('right'), result: right, options },
-            { label: p.up, text: text.up, onText: put('up'), result: up, options },
+            {
+              label: p.right,
+              text: text.right,
+              onText: put('right'),
+              result: right,
+              options: options.right,
+            },
+            { label: p.up, text: text.up, onText: put('up'), result: up, options: options.up },
           ]}
           onSubmit={() => {
             if (!ready) {

@@ -1,6 +1,6 @@
 'use client';
 import { pinDistances, pinLayout, type PinPlace } from '@/core/flight';
-import { dropsBelow, type JobMarks } from '@/core/job';
+import { dropsBelow, laneEntry, type JobMarks } from '@/core/job';
 import { itemOf } from '@/core/kit';
 import { M_PER_YARD, metre, mm, read, write } from '@/core/units';
 import { PinsDrawing } from '../../drawings/PinsDrawing';
@@ -33,13 +33,9 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
   const roomStart = sight ? (sight.travelMm > 0 ? sight.travelMm : 2 * sight.housingRadiusMm) : 24;
   const { value: roomText, set: setRoom } = useKept(`${kept}.room`, () => `${roomStart} mm`);
   const { value: firstText, set: setFirst } = useKept(`${kept}.first`, () => '');
-  const length = (text: string, what: string) =>
-    read(text, { quantity: 'length', shop: units, bareUnit: 'mm', min: 0, max: 120, what });
-  const room = length(roomText, 'room for pins');
-  const firstPin = length(firstText, 'first pin');
-  const reads = distances.map((text) =>
-    read(text, { quantity: 'distance', shop: units, min: 5, max: 150, what: 'distance' }),
-  );
+  const length = (text: string) => read(text, laneEntry('pinPlace', units));
+  const [room, firstPin] = [length(roomText), length(firstText)];
+  const reads = distances.map((text) => read(text, laneEntry('pinDistance', units)));
   const meant = reads
     .flatMap((entry) => (entry.ok ? [entry.si] : []))
     .sort((a, b) => a - b)

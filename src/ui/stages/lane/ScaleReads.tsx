@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import { laneEntry } from '@/core/job';
 import { latest } from '@/core/setup';
 import { read, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
@@ -19,17 +20,9 @@ export function ScaleReads() {
     speed: speed === null ? '' : write(speed, 'speed', units, { decimals: 1 }),
   }));
   const [trouble, setTrouble] = useState('');
-  const distance = (what: string) =>
-    ({ quantity: 'distance', shop: units, min: 3, max: 150, what }) as const;
-  const far = read(text.distance, distance('true distance'));
-  const scale = read(text.scale, distance('reading of the scale'));
-  const tape = read(text.speed, {
-    quantity: 'speed',
-    shop: units,
-    min: 25,
-    max: 140,
-    what: 'speed printed on the tape',
-  });
+  const far = read(text.distance, laneEntry('trueDistance', units));
+  const scale = read(text.scale, laneEntry('scaleReading', units));
+  const tape = read(text.speed, laneEntry('tapeSpeed', units));
   const put = (field: keyof typeof text) => (value: string) => {
     setText({ ...text, [field]: value });
     setTrouble('');

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import Button from '@mui/material/Button';
 import { readChronographLine } from '@/contracts/chronograph';
 import { chronograph } from '@/core/bow';
-import { archerCautions, jobSpeed, readOptionsFor } from '@/core/job';
+import { archerCautions, jobSpeed, laneEntry, readOptionsFor } from '@/core/job';
 import { latest, setupValue, type SpeedShot } from '@/core/setup';
 import { read, write } from '@/core/units';
 import { MeasureField } from '../../fields/MeasureField';
@@ -98,13 +98,7 @@ function SpeedEntry() {
   const begun = stale || (reading !== null && fresh === reading.seq) || (other && reading === null);
   const shots = begun ? [] : kept;
   const options = readOptionsFor('arrowSpeed', units, snapshot.bow)!;
-  const massRead = read(mass, {
-    quantity: 'mass',
-    shop: units,
-    min: 10,
-    max: 60,
-    what: 'arrow’s mass',
-  });
+  const massRead = read(mass, laneEntry('otherArrow', units));
   const wire = (shot: SpeedShot) => ({
     entered: `${shot.mps} m/s`,
     device: shot.device,

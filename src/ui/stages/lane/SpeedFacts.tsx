@@ -1,11 +1,12 @@
 'use client';
 import { jobSpeed } from '@/core/job';
-import { perWeight, write } from '@/core/units';
+import { J_PER_FOOT_POUND, N_PER_POUND, perWeight, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { speedWords as s } from '../../words';
 
-const FT_LB_PER_J = 1 / 1.3558179483314;
-const SLUG_FT_S_PER_NS = 1 / 4.4482216152605;
+const FT_LB_PER_J = 1 / J_PER_FOOT_POUND;
+/** A slug at a foot a second: a pound for a second. */
+const SLUG_FT_S_PER_NS = 1 / N_PER_POUND;
 const NEAR_LIMIT = 6;
 
 /** Energy, momentum, grains per pound; this bow's own efficiency, and what it gives other arrows. */

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import { USUAL_TAPE, type TapeQuery } from '@/contracts/tape';
 import { jobTape, type TapeWish } from '@/core/job';
 import { tapeSvg } from '@/core/sheet';
-import { write } from '@/core/units';
+import { metresPer, write } from '@/core/units';
 import { Choice } from '../../fields/Choice';
 import { draftOf, keepDraft } from '../../keep/draft';
 import { useJob } from '../../job/JobProvider';
@@ -153,7 +153,7 @@ const asNumber = (text: string): number | null => {
 /** As it was left; else by the shop's unit, to the furthest distance wanted. */
 function startWish(kept: string, unit: 'm' | 'yd', furthestM: number | null): Wish {
   const { format: _format, ...usual } = USUAL_TAPE;
-  const far = Math.ceil((furthestM ?? 60) / (unit === 'yd' ? 0.9144 : 1) / 5) * 5;
+  const far = Math.ceil((furthestM ?? 60) / metresPer(unit) / 5) * 5;
   const start = { ...usual, unit, to: Math.max(30, Math.min(120, far)) };
   if (kept === '') return start;
   try {

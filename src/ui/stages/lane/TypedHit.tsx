@@ -1,7 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
 import type { Hit } from '@/core/flight';
-import { mm, read, type ReadOptions } from '@/core/units';
+import { laneEntry } from '@/core/job';
+import { mm, read } from '@/core/units';
 import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
 import { useDraft } from '../../keep/useDraft';
@@ -14,16 +15,9 @@ export function TypedHit({ onHit }: { onHit: (hit: Hit) => void }) {
   const units = shop.units;
   const [rightText, setRight] = useDraft(`${job.id}.hit.r`);
   const [upText, setUp] = useDraft(`${job.id}.hit.u`);
-  const options = (what: string): ReadOptions => ({
-    quantity: 'length',
-    shop: units,
-    bareUnit: 'mm',
-    min: -3000,
-    max: 3000,
-    what,
-  });
-  const right = read(rightText, options(w.hitRight));
-  const up = read(upText, options(w.hitUp));
+  const options = { right: laneEntry('hitRight', units), up: laneEntry('hitUp', units) };
+  const right = read(rightText, options.right);
+  const up = read(upText, options.up);
   return (
     <Dock>
       <NumberSet
@@ -33,9 +27,9 @@ export function TypedHit({ onHit }: { onHit: (hit: Hit) => void }) {
             text: rightText,
             onText: setRight,
             result: right,
-            options: options(w.hitRight),
+            options: options.right,
           },
-          { label: w.hitUp, text: upText, onText: setUp, result: up, options: options(w.hitUp) },
+          { label: w.hitUp, text: upText, onText: setUp, result: up, options: options.up },
         ]}
         onSubmit={() => {
           if (!right.ok || !up.ok) return;

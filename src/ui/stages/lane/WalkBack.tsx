@@ -1,9 +1,10 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import { laneEntry } from '@/core/job';
 import { driftWords, latest } from '@/core/setup';
 import { walkBack } from '@/core/tuning';
-import { metre, mm, read, write, type ReadOptions } from '@/core/units';
+import { metre, mm, read, write } from '@/core/units';
 import { WalkBackDrawing } from '../../drawings/WalkBackDrawing';
 import { Dock } from '../../job/Dock';
 import { useKept } from '../../keep/useKept';
@@ -33,21 +34,8 @@ export function WalkBack() {
     putRight(next.right);
   };
   const [trouble, setTrouble] = useState('');
-  const farOptions: ReadOptions = {
-    quantity: 'distance',
-    shop: units,
-    min: 3,
-    max: 150,
-    what: 'distance',
-  };
-  const besideOptions: ReadOptions = {
-    quantity: 'length',
-    shop: units,
-    bareUnit: 'mm',
-    min: -3000,
-    max: 3000,
-    what: 'distance beside the line',
-  };
+  const farOptions = laneEntry('distance', units);
+  const besideOptions = laneEntry('besideLine', units);
   const far = (distance: string) => read(distance, farOptions);
   const beside = (right: string) => read(right, besideOptions);
   // A line shot before the rest was moved says nothing any more: it would move it twice.

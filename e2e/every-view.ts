@@ -1,0 +1,102 @@
+import { AxePuppeteer } from '@axe-core/puppeteer';
+import type { Page } from 'puppeteer-core';
+import { reads, visit } from './hands';
+import { TestShop } from './shop';
+
+/** A view of the demo shop: its name, whose job, its address, words that are read there. */
+export type View = readonly [string, string | null, string, string];
+
+export async function openView(
+  shop: TestShop,
+  page: Page,
+  who: string | null,
+  path: string,
+  words: string,
+) {
+  await visit(page, shop.url + (who ? `/jobs/${await shop.jobOf(who)}/${path}` : path));
+  await reads(page, words);
+  await page.evaluate(() => document.fonts.ready);
+}
+
+/** Sizes of a laptop, a tablet and a telephone. */
+const SIZES = [
+  [1280, 800],
+  [1024, 768],
+  [390, 844],
+] as const;
+
+/** Things to press that a finger would miss; a field is as large as the frame it stands in. */
+const tooSmall = (page: Page) =>
+  page.$$eval('button, [role="button"], input, select, textarea, .rail a, .slots a', (nodes) =>
+    nodes
+      .map((node) => node.closest('.MuiInputBase-root, .stepper, .caution-rows label') ?? node)
+      .map((node) => ({ box: node.getBoundingClientRect(), node }))
+      .filter(({ box }) => box.width > 0 && (box.height < 43.5 || box.width < 43.5))
+      .map(({ box, node }) => `${node.outerHTML.slice(0, 90)} ${box.width | 0}×${box.height | 0}`),
+  );
+
+/** Rules of order that are best practice, not law: a screen reader finds its way by them. */
+const RULES = {
+  'heading-order': { enabled: true },
+  'page-has-heading-one': { enabled: true },
+  'scrollable-region-focusable': { enabled: true },
+};
+
+const said = (violations: readonly { id: string; nodes: readonly { html: string }[] }[]) =>
+  violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`);
+
+const faultsOf = async (page: Page) => {
+  const runOnly = { type: 'tag' as const, values: ['wcag2a', 'wcag2aa'] };
+  return said(
+    (await new AxePuppeteer(page).options({ runOnly, rules: RULES }).analyze()).violations,
+  );
+};
+const faintIn = async (page: Page) =>
+  said((await new AxePuppeteer(page).withRules(['color-contrast']).analyze()).violations);
+
+/** A new size or colour is laid out and drawn, and nothing is on its way to it any more. */
+export const laidOut = (page: Page) =>
+  page.evaluate(async () => {
+    await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+    const moving = document.getAnimations().filter((one) => one instanceof CSSTransition);
+    await Promise.allSettled(moving.map((one) => one.finished));
+  });
+
+export const everyView = (views: readonly View[]) => {
+  let shop: TestShop;
+  let page: Page;
+  beforeAll(async () => {
+    shop = await TestShop.open('demo');
+    page = await shop.page();
+  });
+  afterAll(() => shop.close());
+
+  test.each(views)(
+    '%s: no fault for a weak eye, every size, dim, twice the size',
+    async (...view) => {
+      const [, who, path, words] = view;
+      await page.setViewport({ width: 1280, height: 800 });
+      await openView(shop, page, who, path, words);
+      expect(await faultsOf(page)).toEqual([]);
+      for (const [width, height] of SIZES) {
+        await page.setViewport({ width, height });
+        await laidOut(page);
+        const sticksOut = await page.evaluate(
+          () => document.documentElement.scrollWidth - window.innerWidth,
+        );
+        expect([width, Math.max(0, sticksOut)]).toEqual([width, 0]);
+        expect([width, ...(await tooSmall(page))]).toEqual([width]);
+      }
+      await page.evaluate(() => (document.documentElement.dataset.dim = 'yes'));
+      // A browser at 200 % has half the room in each direction.
+      await page.setViewport({ width: 640, height: 400, deviceScaleFactor: 2 });
+      await laidOut(page);
+      expect(await faultsOf(page)).toEqual([]);
+      await page.setViewport({ width: 1280, height: 800 });
+      await laidOut(page);
+      expect(await faintIn(page)).toEqual([]);
+    },
+  );
+
+  test('and the console has nothing to complain of', () => expect(shop.complaints).toEqual([]));
+};

@@ -1,0 +1,171 @@
+import type { Page } from 'puppeteer-core';
+import { laidOut, openView } from './every-view';
+import { find, pageText, reads, visit } from './hands';
+import { TestShop } from './shop';
+
+let shop: TestShop;
+beforeAll(async () => {
+  shop = await TestShop.open('demo');
+});
+beforeEach(() => shop.testBegins());
+afterEach(() => shop.testEnds());
+afterAll(() => shop.close());
+
+const open = (page: Page, who: string | null, path: string, words: string) =>
+  openView(shop, page, who, path, words);
+
+/** Screens one measures on, and the sizes they are measured on: also upright, and on its side. */
+const MEASURED = [
+  ['draw length', 'Ilse', 'fit', '3 methods agree'],
+  ['draw weight', 'Ilse', 'fit?part=weight', 'start weight'],
+  ['old bow', 'Jarle', 'fit?part=old', 'Peep above the arrow'],
+  ['limb bolts', 'Ilse', 'bow?part=bolts', 'Turning plan'],
+  ['twists', 'Ilse', 'bow?part=twists', 'The rest of the draw length'],
+  ['bench', 'Ilse', 'bench', 'The way from here'],
+  ['a choice', 'Ilse', 'bench?step=loop&value=loopPlace', 'both knots under'],
+  ['paper', 'Teodor', 'lane?part=paper', 'Papers so far'],
+  ['bare shafts', 'Teodor', 'lane?part=paper&check=bare', 'Bare shafts'],
+  ['walk-back', 'Teodor', 'lane?part=paper&check=walk', 'Hang a plumb line'],
+  ['chronograph', 'Aino', 'lane?part=speed', 'Shots of this speed'],
+  ['distances', 'Aino', 'lane?part=first', 'Confirmed distances'],
+  ['steady', 'Aino', 'steady', 'After the shot it'],
+] as const;
+const HELD = [
+  [1280, 800],
+  [1024, 768],
+  [820, 1180],
+  [390, 844],
+  [844, 390],
+] as const;
+
+/** Of a dock: what of it is not wholly on the screen, or lies under something else. */
+const outOfReach = (page: Page) =>
+  page.$$eval('.dock input, .dock button', (nodes) =>
+    nodes
+      .filter((node) => !(node as HTMLButtonElement).disabled)
+      .filter((node) => {
+        const { left, right, top, bottom } = node.getBoundingClientRect();
+        const inside = left >= 0 && top >= 0 && right <= innerWidth && bottom <= innerHeight;
+        const over = document.elementFromPoint((left + right) / 2, (top + bottom) / 2);
+        return !inside || !(over && (node.contains(over) || over.contains(node)));
+      })
+      .map((node) => node.outerHTML.slice(0, 80)),
+  );
+
+test.each(MEASURED)('the dock of %s is in reach at every size', async (_, who, path, words) => {
+  const page = await shop.page(1280, 800);
+  await open(page, who, path, words);
+  await page.waitForSelector('.dock :is(input, button)');
+  for (const [width, height] of HELD) {
+    await page.setViewport({ width, height });
+    await laidOut(page);
+    expect([`${width} × ${height}`, ...(await outOfReach(page))]).toEqual([`${width} × ${height}`]);
+    // The strip is the last thing on the screen, and the dock ends above it.
+    const [dock, strip] = await page.$$eval('.dock, .strip', (nodes) =>
+      nodes.map((node) => node.getBoundingClientRect().bottom),
+    );
+    expect(strip).toBe(height);
+    expect(dock).toBeLessThanOrEqual(height);
+  }
+});
+
+test('upright, what is worked on scrolls by itself and its end is not under the dock', async () => {
+  const page = await shop.page();
+  await page.setViewport({ width: 820, height: 1180 });
+  await open(page, 'Ilse', 'fit', '3 methods agree');
+  const end = await page.$eval('.job-body', (body) => {
+    body.scrollTop = body.scrollHeight;
+    const last = [...body.children].reduce((a, b) =>
+      a.getBoundingClientRect().bottom > b.getBoundingClientRect().bottom ? a : b,
+    );
+    const dock = document.querySelector('.dock')!.getBoundingClientRect();
+    return { scrolled: body.scrollTop, gap: dock.top - last.getBoundingClientRect().bottom };
+  });
+  expect(end.scrolled).toBeGreaterThan(0);
+  expect(end.gap).toBeGreaterThanOrEqual(-1);
+  // The pad writes where the field is, and another stage begins at its top.
+  await (await find(page, '.pad [data-key="7"]')).tap();
+  expect(await page.$eval('.dock input', (field) => field.value)).toBe('7');
+  await (await find(page, '.pad [data-key="⌫"]')).tap();
+  await (await find(page, '.rail a:nth-child(3)')).click();
+  await reads(page, 'Turning plan');
+  expect(await page.$eval('.job-body', (body) => body.scrollTop)).toBe(0);
+});
+
+test('what went stale is told on the strip, the rail and the map, with the reason', async () => {
+  const page = await shop.page();
+  await open(page, 'Ilse', 'bench', 'To do again: 11');
+  expect(await pageText(page, '.strip')).toContain('the string was twisted after');
+  expect(await pageText(page, '.rail')).toContain('6 again');
+  expect(
+    await page.$$eval('.map .label[data-state="again"]', (nodes) => nodes.length),
+  ).toBeGreaterThan(3);
+});
+
+test('a part of the bow map leads to the step that sets it', async () => {
+  const page = await shop.page();
+  await open(page, 'Ilse', 'fit', '3 methods agree');
+  await (await find(page, '.map a[aria-label^="centre shot"] .label')).click();
+  await reads(page, 'Set the centre shot', '.step-title');
+});
+
+test('find, keys and the list of keys', async () => {
+  const page = await shop.page();
+  await open(page, null, '/', 'The bench today');
+  await page.keyboard.press('?');
+  await reads(page, 'mark the step done and go to the next');
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+  await page.keyboard.press('/');
+  await find(page, '#find');
+  await page.keyboard.type('droge');
+  await reads(page, 'Casimir Dröge', '.found');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => location.pathname.endsWith('/bow'));
+  await reads(page, 'Casimir Dröge', '.top');
+  await page.keyboard.press('g');
+  await page.keyboard.press('4');
+  await page.waitForFunction(() => location.pathname.endsWith('/kit'));
+});
+
+test('an empty shop says what to do first', async () => {
+  const empty = await TestShop.open('empty');
+  try {
+    const page = await empty.page();
+    await visit(page, empty.url);
+    await reads(page, 'No job yet.');
+    await reads(page, 'A new job needs a name');
+  } finally {
+    await empty.close();
+  }
+});
+
+test('settings that cannot be saved say so at their field', async () => {
+  const page = await shop.page();
+  await open(page, null, '/shop', 'How numbers are written');
+  const put = async (id: string, text: string) => {
+    await (await find(page, id)).click();
+    await page.keyboard.down('Control');
+    await page.keyboard.press('a');
+    await page.keyboard.up('Control');
+    await page.keyboard.press('Backspace');
+    await page.keyboard.type(text);
+  };
+  await put('#shop-name', ' ');
+  await put('#shop-timeZone', 'Mars/Base');
+  await put('#shop-people', '');
+  await page.keyboard.press('Tab');
+  await reads(page, 'A shop needs a name');
+  await reads(page, 'Not a time zone, for example Europe/Berlin');
+  await reads(page, 'At least one name');
+});
+
+test('changed units are counted from then on; what was typed stays as typed', async () => {
+  const page = await shop.page();
+  await open(page, null, '/shop', 'How numbers are written');
+  await (await find(page, 'button[value="mm"]')).click();
+  await reads(page, 'Saved.');
+  await open(page, 'Ilse', 'fit', '3 methods agree');
+  expect(await pageText(page, '.parts')).toContain('700 mm');
+  expect(await pageText(page, '.method-rows')).toContain('27 1/2 in');
+});
