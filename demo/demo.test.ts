@@ -1,5 +1,4 @@
-import type { Db } from '@/data/db';
-import { openDb } from '@/data/db';
+import { type Db, openDb } from '@/data/db';
 import { allJobs } from '@/data/jobs';
 import { allBows, allItems } from '@/data/stock';
 import { assertSheet } from '@/contracts/sheet';
@@ -8,8 +7,8 @@ import { SLOTS } from '@/core/kit';
 import { launchSpeed } from '@/core/bow';
 import { pretendNow } from '@/server/clock';
 import { loadSheet } from '@/server/sheets';
-import { loadSnapshot } from '@/server/snapshot';
-import { todayView } from '@/server/today';
+import { loadSnapshot } from '@/server/load-snapshot';
+import { todayView } from '@/server/today-view';
 import { seedDemo } from './seed';
 
 let db: Db;

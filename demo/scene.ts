@@ -5,7 +5,7 @@ import type { JobSnapshot } from '@/core/job';
 import { mm, newton } from '@/core/units';
 import type { Db } from '@/data/db';
 import { createJob, runCommand } from '@/server/commands';
-import { rememberPlace } from '@/server/place';
+import { rememberPlace } from '@/server/remember-place';
 
 /** One demo job under way: the same commands the screens send, so nothing here can be made up. */
 export class Scene {

@@ -4,7 +4,7 @@ import { reads, visit } from './hands';
 import { TestShop } from './shop';
 
 /** A view of the demo shop: its name, whose job, its address, words that are read there. */
-export type View = readonly [string, string | null, string, string];
+type View = readonly [string, string | null, string, string];
 
 export async function openView(
   shop: TestShop,

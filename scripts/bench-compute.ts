@@ -13,7 +13,7 @@ import { mm, newton, TRADE_UNITS } from '@/core/units';
 import { openDb } from '@/data/db';
 import { allJobs } from '@/data/jobs';
 import { CALCULATIONS } from '@/server/compute';
-import { loadSnapshot } from '@/server/snapshot';
+import { loadSnapshot } from '@/server/load-snapshot';
 import { demoBows } from '../demo/load-csv';
 import { seedDemo } from '../demo/seed';
 

@@ -1,12 +1,15 @@
 /** Everything in one go: packages, browser, types, lint, units, build, journeys; then one plain line. */
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { bin, needBuild, needChromium, needPackages, run, say } from './lib.mjs';
+import { relative } from 'node:path';
+import { bin, needBuild, needChromium, needPackages, ROOT, run, say } from './lib.mjs';
 
 needPackages();
 needChromium();
 mkdirSync('var', { recursive: true });
 
 const tally = { passed: 0, failed: 0 };
+/** Every test with how long it took, ms. */
+const times = [];
 const count = (ok) => (ok ? tally.passed++ : tally.failed++);
 
 function step(name, work) {
@@ -23,9 +26,12 @@ function jest(config) {
   rmSync(report, { force: true });
   const ok = run(bin('jest'), ['--config', config, '--json', `--outputFile=${report}`]);
   try {
-    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = JSON.parse(
       readFileSync(report, 'utf8'),
     );
+    for (const { name, assertionResults } of testResults)
+      for (const { fullName, duration } of assertionResults)
+        times.push({ ms: duration ?? 0, file: relative(ROOT, name), fullName });
     tally.passed += numPassedTests;
     tally.failed += numFailedTests + numRuntimeErrorTestSuites;
     if (!ok && numFailedTests + numRuntimeErrorTestSuites === 0) tally.failed++;
@@ -41,6 +47,7 @@ count(
     'lint',
     () =>
       run(bin('eslint'), ['.', '--max-warnings', '0']) &&
+      run(bin('knip'), ['--no-progress']) &&
       run(bin('prettier'), ['--check', '--log-level', 'warn', '.']),
   ),
 );
@@ -48,6 +55,10 @@ step('unit tests', () => jest('jest.config.mjs'));
 const built = step('production build', needBuild);
 count(built);
 if (built) step('browser tests', () => jest('e2e/jest.config.mjs'));
+
+say('\nThe ten longest');
+for (const { ms, file, fullName } of times.sort((a, b) => b.ms - a.ms).slice(0, 10))
+  say(`${(ms / 1000).toFixed(1).padStart(7)} s  ${file}  ${fullName}`);
 
 say(`\n${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed === 0 ? 0 : 1);

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import ts from 'typescript';
 
@@ -41,12 +41,6 @@ const reachedFrom = (path) => {
   if (!reach.has(path)) reach.set(path, reached(path));
   return reach.get(path);
 };
-
-/** Every source file of the house, for whoever looks at all of them. */
-export const sources = (directory = SRC) =>
-  readdirSync(directory, { withFileTypes: true, recursive: true })
-    .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name))
-    .map((entry) => join(entry.parentPath, entry.name));
 
 /** No file imports itself through others, by its types either: the usual rule lets those through. */
 export const noCircle = {

@@ -1,4 +1,4 @@
-import { todayView } from '@/server/today';
+import { todayView } from '@/server/today-view';
 import { TodayPage } from '@/ui/today/TodayPage';
 
 export default function Page() {

@@ -24,7 +24,7 @@ export interface InputError {
   readonly detail: string;
 }
 
-export type Checked<T> =
+type Checked<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly errors: readonly InputError[] };
 

@@ -2,11 +2,11 @@ import { mps, type Mps } from '@/core/units';
 import { junk, plainLine, wordNumber, type PlainLine } from './device-line';
 
 /** One line a chronograph sends; see docs/formats/chronograph.md. */
-export type ChronographLine = PlainLine | { readonly kind: 'shot'; readonly speedMps: Mps };
+type ChronographLine = PlainLine | { readonly kind: 'shot'; readonly speedMps: Mps };
 
 /** No arrow leaves a bow slower or faster. */
-export const LEAST_SHOT_MPS = 20;
-export const MOST_SHOT_MPS = 130;
+const LEAST_SHOT_MPS = 20;
+const MOST_SHOT_MPS = 130;
 
 /** Reads one line as sent; whatever it is not becomes `junk` with the reason. */
 export function readChronographLine(line: string): ChronographLine {

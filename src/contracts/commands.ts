@@ -12,7 +12,7 @@ const Id = Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' });
 const Instant = { type: 'string', format: 'date-time', pattern: '^20' };
 
 /** What is asked of an archer; every field is sent only when it is answered or changed. */
-export const ArcherAnswers = Type.Object(
+const ArcherAnswers = Type.Object(
   {
     name: Type.String({ minLength: 1, maxLength: 120, pattern: '\\S' }),
     phone: Text(60),
@@ -36,7 +36,7 @@ export const ArcherAnswers = Type.Object(
   strict,
 );
 
-export const JobAnswers = Type.Object(
+const JobAnswers = Type.Object(
   {
     purpose: OneOf('target', 'field', 'threeD', 'hunting'),
     loopCounts: NullOr<boolean>({ type: 'boolean' }),

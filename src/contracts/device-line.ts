@@ -4,7 +4,7 @@ export type PlainLine =
   | { readonly kind: 'note' }
   | { readonly kind: 'junk'; readonly why: string };
 
-export const LONGEST_LINE = 80;
+const LONGEST_LINE = 80;
 export const junk = (why: string) => ({ kind: 'junk', why }) as const;
 
 /**

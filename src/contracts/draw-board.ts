@@ -3,10 +3,10 @@ import { curveFacts, type CurvePoint } from '@/core/bow';
 import { answered, refused, type Outcome } from '@/core/outcome';
 import { mm, MM_PER_INCH, N_PER_POUND, newton } from '@/core/units';
 
-export const CURVE_FILE_LIMIT = 200_000;
+const CURVE_FILE_LIMIT = 200_000;
 
 /** One line a draw board sends; see docs/formats/draw-board.md. */
-export type BoardLine =
+type BoardLine =
   | { readonly kind: 'board'; readonly version: number }
   | { readonly kind: 'point'; readonly point: CurvePoint }
   | { readonly kind: 'end'; readonly points: number }

@@ -1,7 +1,7 @@
 import { gram, type Gram } from '@/core/units';
 
 /** One line a grain scale sends; see docs/formats/grain-scale.md. */
-export type ScaleLine =
+type ScaleLine =
   | { readonly kind: 'scale'; readonly version: number }
   /** An arrow that lies still on it. */
   | { readonly kind: 'mass'; readonly massG: Gram }

@@ -1,7 +1,7 @@
 import { junk, plainLine, wordNumber, type PlainLine } from './device-line';
 
 /** One line the practice archer sends; see docs/formats/practice-archer.md. */
-export type PracticeLine =
+type PracticeLine =
   PlainLine | { readonly kind: 'tear' | 'hit'; readonly rightMm: number; readonly upMm: number };
 
 const MOST_MM = 3000;

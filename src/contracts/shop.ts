@@ -15,7 +15,7 @@ const schoolFields = Object.fromEntries(
 ) as Record<SchoolName, object>;
 
 /** How things are done: all of a shop's schools. */
-export const SchoolsChoice = Type.Unsafe<Schools>({
+const SchoolsChoice = Type.Unsafe<Schools>({
   type: 'object',
   additionalProperties: false,
   required: SCHOOLS.map(({ name }) => name),

@@ -5,7 +5,7 @@ import { migrate } from './migrate';
 
 export type Db = Database.Database;
 
-export const DEFAULT_DB = 'var/waffenrad.sqlite';
+const DEFAULT_DB = 'var/waffenrad.sqlite';
 
 export const dbPath = () =>
   resolve(/* turbopackIgnore: true */ process.env.WAFFENRAD_DB ?? DEFAULT_DB);

@@ -132,7 +132,7 @@ export const allJobs = (db: Db): Job[] =>
       }
     });
 
-export interface JobHead {
+interface JobHead {
   readonly id: string;
   readonly number: number;
   readonly deliveredAt: string | null;

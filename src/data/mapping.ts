@@ -1,7 +1,7 @@
 import type { Db } from './db';
 
 /** How one field is kept in its column. */
-export interface Column {
+interface Column {
   readonly column: string;
   readonly as: 'plain' | 'boolean' | 'json';
   /** A boolean that may also be NULL. */

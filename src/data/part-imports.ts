@@ -1,6 +1,6 @@
 import type { AnyPart, PartKind } from '@/core/kit';
 import type { Db } from './db';
-import { wordsOf } from './part-words';
+import { wordsOf } from './words-of';
 import { itemMapping } from './stock';
 
 /** Puts parts aside under the import's id; an id that stands there already throws. */

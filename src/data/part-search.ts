@@ -2,7 +2,7 @@ import type { AnyPart, PartKind } from '@/core/kit';
 import type { Db } from './db';
 import { itemMapping, partOfRow } from './stock';
 
-export interface PartSearch {
+interface PartSearch {
   /** Any words, in any order, each perhaps only begun; empty finds all. */
   readonly text: string;
   readonly kind: PartKind | null;

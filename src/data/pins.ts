@@ -1,7 +1,7 @@
 import type { Db } from './db';
 
 /** A visit somebody put at a time. */
-export interface VisitPin {
+interface VisitPin {
   readonly jobId: string;
   /** First step of the visit. */
   readonly stepId: string;

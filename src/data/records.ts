@@ -189,7 +189,7 @@ export const unacknowledge = (db: Db, jobId: string, cautionId: string) =>
     .prepare('DELETE FROM acknowledgement WHERE job_id = ? AND caution_id = ?')
     .run(jobId, cautionId);
 
-export interface NewEvent {
+interface NewEvent {
   readonly jobId: string;
   readonly version: number;
   readonly at: string;

@@ -8,7 +8,7 @@ import {
 } from '@/core/kit';
 import type { Db } from './db';
 import { booleanOrNull, json, plain, RowMapping } from './mapping';
-import { wordsOf } from './part-words';
+import { wordsOf } from './words-of';
 
 type StoredBow = Omit<BowRecord, 'riserAngleDeg'>;
 

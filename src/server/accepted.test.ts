@@ -9,7 +9,7 @@ import { pretendNow } from './clock';
 import { createJob, runCommand } from './commands';
 import { find } from './find';
 import { Problem } from './problem';
-import { todayView } from './today';
+import { todayView } from './today-view';
 
 const faultOf = (run: () => unknown): string[] => {
   try {

@@ -18,8 +18,6 @@ import { bowById } from '@/data/stock';
 import { notOverwritten } from './part-stock';
 import { invalid, notFound, Problem } from './problem';
 
-export type { PieceSeen } from '@/data/bow-pieces';
-
 export const singleBows = (from: Db = db()): PieceSeen[] => piecesInShop(from);
 
 const Cells = Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 2000 }));

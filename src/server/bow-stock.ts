@@ -26,7 +26,7 @@ const ImportRequest = Type.Object(
 );
 const checkImport = checker(ImportRequest);
 
-export interface ImportAnswer {
+interface ImportAnswer {
   readonly saved: boolean;
   readonly added: number;
   readonly changed: number;
@@ -68,7 +68,7 @@ export function importBows(body: unknown, on: Db = db()): ImportAnswer {
   return run.immediate();
 }
 
-export const faultText = ({ line, column, message }: RowFault) =>
+const faultText = ({ line, column, message }: RowFault) =>
   `Line ${line}${column ? `, ${column}` : ''}: ${message}.`;
 
 export const bowsFile = (from: Db = db()) => writeBowFile(allBows(from));

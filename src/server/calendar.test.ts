@@ -12,9 +12,9 @@ import { pretendNow, shopInstant } from './clock';
 import { appointmentsFile, closedDaysIn, takeClosedDays } from './ics';
 import { runCommand } from './commands';
 import { Problem } from './problem';
-import { loadSnapshot } from './snapshot';
-import { noteStepTime } from './step-time';
-import { rememberPlace } from './place';
+import { loadSnapshot } from './load-snapshot';
+import { noteStepTime } from './note-step-time';
+import { rememberPlace } from './remember-place';
 
 const MORNING = new Date('2026-11-24T10:20:00+01:00');
 let seeded: Buffer;

@@ -26,7 +26,7 @@ import { readJobs, type ReadJob } from './read-jobs';
 
 /** The page's own thread goes on looking; the server only puts everything somewhere. */
 const FIRST_LOOKS = 8;
-export const CALENDAR_SEED = 20;
+const CALENDAR_SEED = 20;
 
 const shopTime = (timeZone: string, instant: Date | string): ShopTime => ({
   day: shopDay(timeZone, instant),

@@ -39,7 +39,7 @@ import type { TSchema } from '@sinclair/typebox';
 import { invalid, notFound, refusedProblem } from './problem';
 import { solve } from './solver';
 
-export interface Calculation {
+interface Calculation {
   readonly request: TSchema;
   readonly response: TSchema;
   readonly summary: string;

@@ -13,7 +13,7 @@ import { practiceArcher } from '@/devices/stand-ins/practice-archer';
 import { numberOf, wholeOf } from './device-stream';
 import { practiceGroup, practiceTear, trueSpeed } from './practice';
 import { notFound, Problem } from './problem';
-import { loadSnapshot } from './snapshot';
+import { loadSnapshot } from './load-snapshot';
 
 interface Asked {
   readonly snapshot: JobSnapshot;

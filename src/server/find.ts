@@ -4,7 +4,7 @@ import { allJobs, archerById } from '@/data/jobs';
 import { bowById } from '@/data/stock';
 import { closeness, fold } from './spelling';
 
-export interface Found {
+interface Found {
   readonly jobId: string;
   readonly number: number;
   readonly archerId: string;

@@ -7,7 +7,7 @@ import { db, type Db } from '@/data/db';
 import { eventById, eventPage, leftOutReadings } from '@/data/records';
 import { runCommand } from './commands';
 import { Problem, invalid, notFound } from './problem';
-import { loadSnapshot } from './snapshot';
+import { loadSnapshot } from './load-snapshot';
 
 const PAGE = 40;
 

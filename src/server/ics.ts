@@ -53,7 +53,7 @@ export function appointmentsFile(jobId: string | null, from: Db = db()): string 
   return `${calendar.toString()}\r\n`;
 }
 
-export interface ClosedFound {
+interface ClosedFound {
   readonly days: readonly ClosedDay[];
   /** Events that are not whole days; nobody closes for an hour. */
   readonly notWholeDays: number;

@@ -11,7 +11,7 @@ import { deviceAnswer } from './device-stream';
 import { DEVICE_NAMES, deviceOf } from './devices';
 import { practiceTear } from './practice';
 import { Problem } from './problem';
-import { loadSnapshot } from './snapshot';
+import { loadSnapshot } from './load-snapshot';
 import { tapeFile } from './tape';
 
 let db: Db;

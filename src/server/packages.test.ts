@@ -21,7 +21,7 @@ import { seedDemo } from '../../demo/seed';
 import { runCommand } from './commands';
 import { frontierFor, packagesFor } from './packages';
 import { Problem } from './problem';
-import { loadSnapshot } from './snapshot';
+import { loadSnapshot } from './load-snapshot';
 import { solve, stopSolver } from './solver';
 
 let db: Db;

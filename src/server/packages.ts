@@ -12,7 +12,7 @@ import { jobTotal } from '@/core/quote';
 import { addDays, daysBetween } from '@/core/units';
 import { db, type Db } from '@/data/db';
 import { notFound } from './problem';
-import { loadSnapshot } from './snapshot';
+import { loadSnapshot } from './load-snapshot';
 import { itemsFor } from './stock';
 import { solve } from './solver';
 

@@ -43,7 +43,7 @@ export function practiceTear(snapshot: JobSnapshot, derived: JobDerived) {
   return trueTear(bow, moved);
 }
 
-export interface PracticeAim {
+interface PracticeAim {
   readonly distanceM: number;
   /** Where the pin stands below the first distance's place, mm. */
   readonly dropMm: number;

@@ -2,7 +2,7 @@ import { derive, type JobDerived, type JobSnapshot, type UnreadableJob } from '@
 import { isInstant } from '@/contracts/ajv';
 import type { Db } from '@/data/db';
 import { jobHeads } from '@/data/jobs';
-import { loadSnapshot } from './snapshot';
+import { loadSnapshot } from './load-snapshot';
 
 /** What an earlier version took for an instant and no clock can read. */
 function checkInstants({ job }: JobSnapshot): void {

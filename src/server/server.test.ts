@@ -18,7 +18,7 @@ import { openApi } from './openapi';
 import { sheetPdf } from './pdf/sheet-pdf';
 import { notFound } from './problem';
 import { loadShop, saveShop } from './shop';
-import { todayView } from './today';
+import { todayView } from './today-view';
 import { problemOf } from './testing/problem-of';
 
 describe('the compute interface', () => {

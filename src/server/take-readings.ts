@@ -15,7 +15,7 @@ import { appendReading, type NewReading } from '@/data/records';
 import type { Db } from '@/data/db';
 import { Problem } from './problem';
 
-export interface Entry {
+interface Entry {
   readonly key: string;
   readonly entered: string;
   readonly entered2?: string;

@@ -7,7 +7,7 @@ import { derive, jobTape } from '@/core/job';
 import { tapeSvg } from '@/core/sheet';
 import { font } from './pdf/fonts';
 import { invalid, notFound, refusedProblem } from './problem';
-import { loadSnapshot } from './snapshot';
+import { loadSnapshot } from './load-snapshot';
 
 const PT_PER_MM = 72 / MM_PER_INCH;
 const check = checker(TapeQuery);
@@ -46,7 +46,7 @@ export async function tapeFile(
 }
 
 /** The sheet as PDF: one page, every millimetre a millimetre. */
-export function tapePdf(sheet: TapeSheet): Promise<Buffer> {
+function tapePdf(sheet: TapeSheet): Promise<Buffer> {
   const doc = new PDFDocument({
     size: [sheet.widthMm * PT_PER_MM, sheet.heightMm * PT_PER_MM],
     margin: 0,

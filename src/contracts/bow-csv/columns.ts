@@ -17,7 +17,7 @@ import { position } from './position';
 
 export type BowField = Exclude<keyof BowRecord, 'riserAngleDeg'>;
 
-export interface BowColumn extends Column<BowRecord> {
+interface BowColumn extends Column<BowRecord> {
   readonly field: BowField;
 }
 

@@ -4,12 +4,12 @@ import { BOW_COLUMNS, type BowField } from './columns';
 
 export type { RowFault } from '../csv';
 
-export interface BowFile {
+interface BowFile {
   readonly bows: readonly { readonly line: number; readonly bow: BowRecord }[];
   readonly faults: readonly RowFault[];
 }
 
-export const BOW_FILE_LIMIT = 900_000;
+const BOW_FILE_LIMIT = 900_000;
 
 const header = (field: BowField) => BOW_COLUMNS.find((column) => column.field === field)!.header;
 

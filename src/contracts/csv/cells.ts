@@ -78,7 +78,7 @@ export const yesElseNo: CellKind<boolean> = {
   read: (cell) => (cell === '' ? good(false) : yesNo.read(cell)),
 };
 
-export interface Range {
+interface Range {
   readonly min: number;
   readonly max: number;
 }

@@ -42,7 +42,7 @@ export interface Table<R> {
 }
 
 /** Longest cell read, letters. */
-export const CELL_LIMIT = 2000;
+const CELL_LIMIT = 2000;
 
 /** A column as a shop's own screens have it: its measures in the shop's units. */
 export function inShopUnits<R>(column: Column<R>, shop: ShopUnits): Column<R> {

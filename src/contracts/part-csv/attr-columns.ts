@@ -11,7 +11,7 @@ import {
 } from '../csv';
 
 /** One attribute of a kind of part, as it stands in a file and a form. */
-export interface AttrColumn {
+interface AttrColumn {
   readonly attr: string;
   readonly header: string;
   readonly name: string;

@@ -10,7 +10,7 @@ export * from './schema';
 export const PART_FILE_LIMIT = 60_000_000;
 export const MOST_PART_ROWS = 100_000;
 
-export type KindFound =
+type KindFound =
   { readonly ok: true; readonly kind: PartKind } | { readonly ok: false; readonly message: string };
 
 /** Of which slot a file is, by its header and its first row. */

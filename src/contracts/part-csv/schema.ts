@@ -6,7 +6,7 @@ import { ATTR_COLUMNS } from './attr-columns';
 const strict = { additionalProperties: false } as const;
 
 /** JSON Schema of a part of one kind, in SI and cents, from the same columns as its file. */
-export const partSchema = (kind: PartKind): TSchema =>
+const partSchema = (kind: PartKind): TSchema =>
   Type.Object(
     {
       id: Type.String({ minLength: 1, maxLength: 60 }),

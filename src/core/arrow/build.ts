@@ -52,7 +52,7 @@ export interface ArrowResult {
 }
 
 /** Under this it is like a dry fire: refused (docs/models.md section 5). */
-export const LEAST_GRAINS_PER_POUND = 5;
+const LEAST_GRAINS_PER_POUND = 5;
 
 /**
  * Mass, balance and front of centre of an arrow from its parts, as points and uniform rods along

@@ -4,7 +4,7 @@ import { G_PER_GRAIN, gram, type Gram } from '../units';
 /** Arrows of a set are taken for alike within this spread; two grains. Shop rule. */
 export const SET_TOLERANCE_G = gram(2 * G_PER_GRAIN);
 
-export interface SetMatch {
+interface SetMatch {
   readonly meanG: Gram;
   /** Heaviest less lightest of all. */
   readonly spreadG: Gram;

@@ -6,7 +6,7 @@ const CAM_FACTOR: Record<CamCharacter, number> = { smooth: 0.97, balanced: 1, fa
 const REFERENCE_POINT_GR = 125;
 const POUNDS_PER_GRAIN = 0.1;
 
-export interface SpineLoad {
+interface SpineLoad {
   readonly peakN: Newton;
   readonly character: CamCharacter;
   readonly shaftLengthMm: Mm;

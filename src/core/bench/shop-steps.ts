@@ -12,7 +12,7 @@ import { STEP_TEMPLATES } from './steps';
 import type { StepTemplate } from './steps/types';
 import { STATIONS } from './stations';
 import { ownKey, type OwnStep, type ShopSteps } from './own-steps';
-import type { BuildContext } from './context';
+import type { BuildContext } from './build-context';
 
 /** The steps as this shop does them, with the minutes they take here. */
 export function shopTemplates({

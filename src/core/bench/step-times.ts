@@ -8,7 +8,7 @@ export type StepTimes = Readonly<Record<string, StepTime>>;
 /** The shipped estimate weighs as much as this many clocked ones. Shop rule. */
 const PRIOR_WEIGHT = 3;
 /** Shorter is a slip of the finger, longer a bow left lying; neither tells how long the work takes. */
-export const LEAST_STEP_S = 5;
+const LEAST_STEP_S = 5;
 export const MOST_STEP_S = 90 * 60;
 
 /** Whether a clocked time is one of work. */

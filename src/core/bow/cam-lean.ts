@@ -7,9 +7,9 @@ export const LEAN_IN_MM = 3;
 /** σ of one look along an arrow laid on the cam. */
 const LEAN_NOISE_MM = 1;
 /** mm the arrow's end moves for a full twist in the yoke's right leg. Shop rule. */
-export const YOKE_PRIOR = { mean: -4, sd: 2 };
+const YOKE_PRIOR = { mean: -4, sd: 2 };
 /** mm the arrow's end moves for one shim step of the cam to the right. Shop rule. */
-export const SHIM_PRIOR = { mean: -3, sd: 1.5 };
+const SHIM_PRIOR = { mean: -3, sd: 1.5 };
 /** Never more at once before looking again. */
 const MOST_AT_ONCE = 2;
 
@@ -22,7 +22,7 @@ export interface CamLeanInput {
   readonly moves: readonly TwistMove[];
 }
 
-export interface CamLeanAdvice {
+interface CamLeanAdvice {
   readonly by: 'yoke' | 'shims';
   /** Full twists in the right leg, or shim steps to the right; − is left; 0 when it stands straight. */
   readonly amount: number;

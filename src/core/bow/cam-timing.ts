@@ -3,7 +3,7 @@ import type { CamSystem } from './record';
 import { twistResponse, twistsFor, type TwistMove, type TwistResponse } from './twist-response';
 
 /** A cable by the cam that takes it up as the bow is drawn. */
-export type Cable = 'top' | 'bottom';
+type Cable = 'top' | 'bottom';
 
 interface TimingRule {
   /** The cable that is twisted, and what it is called on such a bow. */
@@ -34,10 +34,14 @@ const RULES: Partial<Record<CamSystem, TimingRule>> = {
   },
 };
 
+/** Said wherever modules are moved. */
+export const ONE_CAM =
+  'A module moved on one cam only throws the timing out and can derail the string.';
+
 /** mm the gap closes for each full twist put in, until this bow has shown its own. Shop rule. */
 export const TIMING_PRIOR = { mean: -1.5, sd: 0.7 };
 /** σ of one look at the stops' gap. */
-export const TIMING_NOISE_MM = 0.5;
+const TIMING_NOISE_MM = 0.5;
 /** Closer together than this they reach their stops together. */
 export const TIMING_IN_MM = 1;
 /** Never more at once before looking again. */
@@ -51,7 +55,7 @@ export interface CamTimingInput {
   readonly moves: readonly TwistMove[];
 }
 
-export interface CamTimingAdvice {
+interface CamTimingAdvice {
   readonly leads: 'top' | 'bottom' | 'neither';
   readonly cable: Cable;
   readonly cableName: string;

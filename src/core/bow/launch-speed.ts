@@ -15,7 +15,7 @@ import type { BowSetting, RatedBow, StringItem } from './types';
 
 /** 30 grains. */
 export const DEFAULT_VIRTUAL_MASS_G = gram(30 * G_PER_GRAIN);
-export const DEFAULT_HALF_STRING_MM = mm(700);
+const DEFAULT_HALF_STRING_MM = mm(700);
 const EFFICIENCY_WARNING = 0.98;
 const EFFICIENCY_REFUSED = 1.05;
 /** 5 grains for each pound of peak: below it is like a dry fire. */

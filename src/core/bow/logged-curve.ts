@@ -9,8 +9,8 @@ export interface CurvePoint {
   readonly forceN: Newton;
 }
 
-export const CURVE_LEAST_POINTS = 8;
-export const CURVE_MOST_POINTS = 5000;
+const CURVE_LEAST_POINTS = 8;
+const CURVE_MOST_POINTS = 5000;
 const MOST_DRAWN_MM = 900;
 const MOST_FORCE_N = 600;
 /** Width of the valley: where the weight stays within this part of the way from holding to peak. */

@@ -1,5 +1,5 @@
 import type { Degree, Gram, Mm, Mps, Newton, Turns } from '../units';
-import type { CamCharacter, RatedBow } from './types';
+import type { CamCharacter } from './types';
 
 export type Hand = 'right' | 'left';
 export type CamSystem = 'single' | 'hybrid' | 'camAndAHalf' | 'twoCam';
@@ -125,8 +125,6 @@ export interface BowOffer {
 }
 
 export const bowName = (bow: Pick<BowRecord, 'maker' | 'model'>) => `${bow.maker} ${bow.model}`;
-
-export const ratedBow = (bow: BowRecord): RatedBow => bow;
 
 /** Every draw length the bow can be set to, mm, shortest first. */
 export const drawLengthSteps = (bow: BowRecord): Mm[] =>

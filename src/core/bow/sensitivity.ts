@@ -4,7 +4,7 @@ import { storedEnergyJ } from './draw-force';
 import { launchSpeed, type LaunchSpeedInput, type LaunchSpeedResult } from './launch-speed';
 
 /** What a small change of one thing does to the speed, everything else as it is. */
-export interface SpeedSensitivity extends LaunchSpeedResult {
+interface SpeedSensitivity extends LaunchSpeedResult {
   readonly perPoundMps: Mps;
   readonly perHalfInchMps: Mps;
   readonly perGramMps: Mps;

@@ -3,7 +3,7 @@ import { N_PER_POUND, gram, mps, newton, type Gram, type Mps, type Newton } from
 import { DEFAULT_VIRTUAL_MASS_G } from './launch-speed';
 
 /** A speed measured on this bow with one arrow. */
-export interface MeasuredSpeed {
+interface MeasuredSpeed {
   readonly arrowG: Gram;
   readonly speedMps: Mps;
 }

@@ -4,7 +4,7 @@ export type ReleaseType = 'thumb' | 'index' | 'backTension';
 export type Wall = 'firm' | 'soft';
 
 /** The wall a release asks for, unless the archer says otherwise. Shop rule. */
-export const WALL_OF_RELEASE: Record<ReleaseType, Wall | null> = {
+const WALL_OF_RELEASE: Record<ReleaseType, Wall | null> = {
   thumb: 'firm',
   index: null,
   backTension: 'soft',

@@ -17,7 +17,7 @@ import type {
 } from './types';
 
 /** Nothing is planned shorter: hands are washed, the phone rings. Shop rule. */
-export const LEAST_MINUTES = 15;
+const LEAST_MINUTES = 15;
 const ROUND_TO = 5;
 
 export const plannedMinutes = (minutes: number) =>

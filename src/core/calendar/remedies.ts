@@ -19,7 +19,7 @@ export type Remedy =
   /** Promise a later day. */
   | { readonly kind: 'promise'; readonly day: number };
 
-export const REMEDY_COST: Record<Remedy['kind'], number> = {
+const REMEDY_COST: Record<Remedy['kind'], number> = {
   letGo: 0,
   appointment: 1,
   overtime: 2,

@@ -6,11 +6,11 @@ import { chooseModule, MM_PER_TWIST, type ModuleChoice } from './draw-length';
  * More twists than this are not a fit but another bow. Half-inch steps, with too long counting
  * half as much again, leave 0.3 in at the most: a little more than six twists.
  */
-export const MOST_TWISTS = 6.5;
+const MOST_TWISTS = 6.5;
 /** So many twists are still a plain fit. */
 const FEW_TWISTS = 3;
 
-export interface FitWanted {
+interface FitWanted {
   readonly drawLengthMm: Mm | null;
   readonly startN: Newton | null;
   /** What their old bow draws, where the new one is to be as it; null where there is none. */

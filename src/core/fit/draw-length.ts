@@ -7,7 +7,7 @@ export const DEFAULT_LOOP_MM = mm(12.7);
 /** Repeating a method cannot take away what the method itself is off by. */
 const REPEAT_FLOOR = 0.7;
 /** Under this p-value the readings are said to disagree. */
-export const DISAGREEMENT_P = 0.05;
+const DISAGREEMENT_P = 0.05;
 /** A retake further off than so many of its method's σ is asked about. Shop rule. */
 const RETAKE_SIGMAS = 1.5;
 /** Draw length one full twist is worth until the bow has shown its own. */
@@ -108,7 +108,7 @@ function culprit(estimates: readonly Estimate[]): DrawLengthMethod | null {
   return estimates.reduce((worst, next) => (off(next) > off(worst) ? next : worst)).method;
 }
 
-export interface Retake {
+interface Retake {
   /** From the middle of the readings that stand, as draw length; + longer. */
   readonly offMm: Mm;
   readonly allowedMm: Mm;

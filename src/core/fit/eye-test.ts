@@ -11,7 +11,7 @@ export const EYE_TEST_STEPS: readonly string[] = [
   'Or close one eye after the other: the eye that still sees it is the one that aims.',
 ];
 
-export interface EyeTestResult {
+interface EyeTestResult {
   readonly eye: EyeSeen;
   readonly tries: number;
   readonly agree: number;

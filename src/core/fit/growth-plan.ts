@@ -3,21 +3,21 @@ import { N_PER_POUND, addDays, newton, type Newton } from '../units';
 /** Most that is added at once (2 lb). Shop rule. */
 export const GROWTH_STEP_N = newton(9);
 /** Days between two steps. Shop rule. */
-export const GROWTH_DAYS = 14;
+const GROWTH_DAYS = 14;
 /** Of a child, whose bones still grow (1 lb). Shop rule. */
-export const CHILD_STEP_N = newton(N_PER_POUND);
+const CHILD_STEP_N = newton(N_PER_POUND);
 /** Days between two steps of a child. Shop rule. */
-export const CHILD_DAYS = 30;
+const CHILD_DAYS = 30;
 /** What an archer shows before the next step. Shop rule. */
 export const HOLD_TEST = '10 s steady at full draw, 12 arrows, no lifting to the sky';
 
-export interface GrowthStep {
+interface GrowthStep {
   /** Earliest day, YYYY-MM-DD; the hold test decides whether it is taken. */
   readonly day: string;
   readonly peakN: Newton;
 }
 
-export interface GrowthLimits {
+interface GrowthLimits {
   /** Under 16: a pound a month at most. */
   readonly isChild?: boolean;
   /** Lightest trial that strained, failed or hurt: the plan ends there. */

@@ -13,7 +13,7 @@ import { newton, turns as asTurns, type Newton, type Turns } from '../units';
 /** σ of one reading of the bow scale. */
 export const SCALE_SIGMA_N = 2.2;
 /** Never more than this at one limb before going to the other. */
-export const MAX_TURNS_AT_ONCE = 2;
+const MAX_TURNS_AT_ONCE = 2;
 
 export interface LimbBoltReading {
   /** Turns out from fully in, the same on both limbs. */

@@ -11,7 +11,7 @@ export type OldBowKey =
   | 'oldAxle'
   | 'oldMass';
 
-export interface OldBowEntry {
+interface OldBowEntry {
   readonly key: OldBowKey;
   readonly name: string;
   readonly how: string;
@@ -22,12 +22,21 @@ export interface OldBowEntry {
   readonly max: number;
 }
 
+/** How what both bows are measured for is taken, the old one and the new. */
+export const HOW_MEASURED = {
+  peak: 'Bow scale, drawn slowly through the peak',
+  holding: 'Bow scale at full draw, against the wall',
+  peepTrueHeight: 'At full draw: middle of the shaft to the middle of the peep, upright',
+  peepHeight: 'Nock to the middle of the peep, along the string at rest',
+  brace: 'Throat of the grip to the string, bow at rest',
+} as const;
+
 /** In the order they are read: on the draw board first, then at rest, then on the scale. */
 export const OLD_BOW: readonly OldBowEntry[] = [
   {
     key: 'oldPeak',
     name: 'Peak weight',
-    how: 'Bow scale, drawn slowly through the peak',
+    how: HOW_MEASURED.peak,
     use: 'the weight the new bow is set to',
     quantity: 'force',
     min: 40,
@@ -36,7 +45,7 @@ export const OLD_BOW: readonly OldBowEntry[] = [
   {
     key: 'oldHolding',
     name: 'Holding weight',
-    how: 'Bow scale at full draw, against the wall',
+    how: HOW_MEASURED.holding,
     use: 'held against the new bow’s let-off',
     quantity: 'force',
     min: 5,
@@ -45,7 +54,7 @@ export const OLD_BOW: readonly OldBowEntry[] = [
   {
     key: 'oldPeepTrueHeight',
     name: 'Peep above the arrow',
-    how: 'At full draw: middle of the shaft to the middle of the peep, upright',
+    how: HOW_MEASURED.peepTrueHeight,
     use: 'the peep’s target at full draw',
     quantity: 'length',
     min: 70,
@@ -63,7 +72,7 @@ export const OLD_BOW: readonly OldBowEntry[] = [
   {
     key: 'oldPeepHeight',
     name: 'Peep on the string',
-    how: 'Nock to the middle of the peep, along the string at rest',
+    how: HOW_MEASURED.peepHeight,
     use: 'where the peep is started',
     quantity: 'length',
     min: 80,
@@ -72,7 +81,7 @@ export const OLD_BOW: readonly OldBowEntry[] = [
   {
     key: 'oldBrace',
     name: 'Brace height',
-    how: 'Throat of the grip to the string, bow at rest',
+    how: HOW_MEASURED.brace,
     use: 'held against the new bow’s own',
     quantity: 'length',
     min: 90,

@@ -8,7 +8,7 @@ const USUAL: Record<'adult' | 'child', { readonly low: Mm; readonly high: Mm }> 
   child: { low: mm(406), high: mm(737) },
 };
 
-export interface Doubt {
+interface Doubt {
   readonly drawLengthMm: Mm;
   readonly side: 'short' | 'long';
 }

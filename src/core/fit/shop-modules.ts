@@ -2,7 +2,7 @@ import { drawLengthSteps, type BowRecord, type Hand } from '../bow';
 import type { Mm } from '../units';
 import { chooseModule, moduleCost, type ModuleChoice } from './draw-length';
 
-export interface ShopModule {
+interface ShopModule {
   readonly bow: BowRecord;
   readonly module: ModuleChoice;
 }

@@ -9,7 +9,7 @@ export interface DrawLengthReading {
   readonly valueMm: Mm;
 }
 
-export interface MethodEntry {
+interface MethodEntry {
   readonly method: DrawLengthMethod;
   readonly name: string;
   /** What the tape is put on, for the field's label. */

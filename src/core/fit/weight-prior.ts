@@ -5,17 +5,11 @@ export type AgeBand = 'under12' | '12to15' | '16to59' | 'from60';
 export type Build = 'slight' | 'medium' | 'strong';
 export type Experience = 'none' | 'some' | 'returning' | 'regular';
 /** Something that hurts now, or did and is healed. */
-export type InjuryNow = 'no' | 'healed' | 'yes';
+type InjuryNow = 'no' | 'healed' | 'yes';
 
 /** Still growing: under sixteen. */
 export const isChild = (ageBand: AgeBand): boolean => ageBand === 'under12' || ageBand === '12to15';
 
-export const AGE_BANDS: readonly { readonly id: AgeBand; readonly name: string }[] = [
-  { id: 'under12', name: 'under 12' },
-  { id: '12to15', name: '12 to 15' },
-  { id: '16to59', name: '16 to 59' },
-  { id: 'from60', name: '60 and over' },
-];
 export const BUILDS: readonly { readonly id: Build; readonly name: string }[] = [
   { id: 'slight', name: 'slight' },
   { id: 'medium', name: 'medium' },
@@ -47,7 +41,7 @@ const INJURY_FACTOR: Record<InjuryNow, number> = { no: 1, healed: 0.93, yes: 0.8
 /** Log standard deviation of the prior, the same for everyone. */
 export const PRIOR_LOG_SD = 0.25;
 
-export interface WeightPerson {
+interface WeightPerson {
   readonly ageBand: AgeBand;
   readonly build: Build;
   readonly experience: Experience;

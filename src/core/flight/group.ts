@@ -34,7 +34,7 @@ export interface Ellipse {
   readonly tiltDeg: Degree;
 }
 
-export interface GroupSpread {
+interface GroupSpread {
   /** Root mean square distance of the hits from their middle. */
   readonly rmsMm: Mm;
   /** Greatest distance between two hits. */
@@ -144,7 +144,7 @@ function mahalanobis(hits: readonly Hit[], centre: Hit): number {
   return (a * a * yy - 2 * a * b * xy + b * b * xx) / determinant;
 }
 
-export interface Clicks {
+interface Clicks {
   readonly right: number;
   readonly up: number;
   /** What whole clicks leave of the move, mm at the pin. */

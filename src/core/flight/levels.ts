@@ -4,7 +4,7 @@ import { eyeLever } from './eye-lever';
 const rad = (value: number) => (value * Math.PI) / 180;
 
 /** Where the arrow leaves for one distance: above the sight line, and the pin above the arrow. */
-export interface Leaving {
+interface Leaving {
   readonly distanceM: Metre;
   /** The arrow's angle above the sight line at that distance. */
   readonly launchDeg: Degree;
@@ -39,7 +39,7 @@ export const railMissMm = (
   offDeg: number,
 ): Mm => mm(pinDropMm * Math.tan(rad(offDeg)) * eyeLever(distanceM, peepToPinMm));
 
-export interface SlopeGroup extends Leaving {
+interface SlopeGroup extends Leaving {
   /** Middle of the group from the line aimed at, + right. */
   readonly rightMm: number;
   /** + up, − down. */

@@ -130,7 +130,7 @@ describe('a mark that does not fit', () => {
     return { named: count / runs, right: right / runs };
   };
   test.each([
-    [0.3, 1000],
+    [0.3, 400],
     [0.4, 200],
   ])('of clean scales with σ %d mm at most one in twenty names a mark', (sigma, runs) =>
     expect(named(sigma, 0, 41, runs).named).toBeLessThanOrEqual(0.05),

@@ -36,8 +36,8 @@ export interface SightFitResult {
 }
 
 /** Slowest and fastest an arrow leaves a bow. */
-export const LEAST_SPEED_MPS = 25;
-export const MOST_SPEED_MPS = 140;
+const LEAST_SPEED_MPS = 25;
+const MOST_SPEED_MPS = 140;
 const LEAST_DRAG = 0.2;
 const MOST_DRAG = 8;
 const START_SPEEDS = [85, 60, 110, 45] as const;

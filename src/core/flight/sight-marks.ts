@@ -18,7 +18,7 @@ import { dragPerMetre, fly, type Flight } from './trajectory';
 
 export const DEFAULT_DRAG_COEFFICIENT = 2;
 
-export interface SightGeometry {
+interface SightGeometry {
   /** Peep centre above the arrow line at full draw. */
   readonly peepHeightMm: Mm;
   /** Peep to the pin plane at full draw. */

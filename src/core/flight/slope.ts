@@ -2,7 +2,7 @@ import { bracketedRoot } from '../numerics';
 import { degree, metre, type Metre } from '../units';
 import { sightMarks, type SightMarksInput } from './sight-marks';
 
-export interface SlopeRow {
+interface SlopeRow {
   readonly distanceM: Metre;
   readonly slopeDeg: number;
   /** The level distance whose mark hits; null where none within reach does. */

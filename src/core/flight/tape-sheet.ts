@@ -3,11 +3,10 @@ import type { Tape } from './tape';
 
 export type PaperSize = 'A4' | 'LETTER';
 
-export const PAPERS: Readonly<Record<PaperSize, { readonly widthMm: Mm; readonly heightMm: Mm }>> =
-  {
-    A4: { widthMm: mm(210), heightMm: mm(297) },
-    LETTER: { widthMm: mm(215.9), heightMm: mm(279.4) },
-  };
+const PAPERS: Readonly<Record<PaperSize, { readonly widthMm: Mm; readonly heightMm: Mm }>> = {
+  A4: { widthMm: mm(210), heightMm: mm(297) },
+  LETTER: { widthMm: mm(215.9), heightMm: mm(279.4) },
+};
 
 /** Something drawn on the sheet, mm from its upper left corner. */
 export type SheetItem =
@@ -40,7 +39,7 @@ export interface TapeSheet {
   readonly strips: readonly { readonly x: number; readonly y: number; readonly tape: Tape }[];
 }
 
-export interface TapeSheetWords {
+interface TapeSheetWords {
   readonly title: string;
   readonly lines: readonly string[];
   readonly ruler: string;

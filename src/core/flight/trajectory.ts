@@ -21,7 +21,7 @@ export function dragPerMetre(
 }
 
 /** Where the arrow is when it has gone `x` along the sight line. */
-export interface FlightPoint {
+interface FlightPoint {
   /** Above the start, across the sight line, m. */
   readonly riseM: number;
   readonly timeS: number;

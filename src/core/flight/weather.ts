@@ -12,9 +12,9 @@ export const pressureAtHpa = (heightM: number): number =>
   1013.25 * (1 - 2.25577e-5 * heightM) ** 5.25588;
 
 /** The standard atmosphere the marks are made for until somebody says otherwise. */
-export const USUAL_AIR: AirConditions = { temperatureC: 15, pressureHpa: 1013.25, humidity: 0 };
+const USUAL_AIR: AirConditions = { temperatureC: 15, pressureHpa: 1013.25, humidity: 0 };
 
-export interface WeatherRow {
+interface WeatherRow {
   readonly id: 'warmer' | 'colder' | 'higher';
   readonly airDensityKgM3: number;
   /** By how much the pin would have to stand lower (+) or higher (−), mm, for each distance. */

@@ -31,7 +31,7 @@ export function birthDayFault(birthDay: string, today: string): string | null {
 }
 
 /** About how old, where no birth date is told: one answer for age and being of age. */
-export type AgeGroup = 'under12' | '12to15' | '16to17' | '18to59' | 'from60';
+type AgeGroup = 'under12' | '12to15' | '16to17' | '18to59' | 'from60';
 
 export const AGE_GROUPS: readonly { readonly id: AgeGroup; readonly name: string }[] = [
   { id: 'under12', name: 'under 12' },
@@ -52,7 +52,7 @@ export const ofAgeGroup = (group: AgeGroup): Aged => ({
 });
 
 /** So long a draw length of somebody who grows is trusted, days. Shop rule: about a quarter inch. */
-export const GROWS_DAYS = 91;
+const GROWS_DAYS = 91;
 
 /**
  * The day a growing archer's draw length is to be measured again.

@@ -3,7 +3,7 @@ import { remeasureDay } from './archer-age';
 import { injuryNow } from './conversation';
 import type { JobSnapshot } from './types';
 
-export interface Caution {
+interface Caution {
   readonly id: string;
   readonly text: string;
 }

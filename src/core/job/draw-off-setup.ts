@@ -22,7 +22,7 @@ import {
 import { weighings, type JobDerived } from './derive';
 
 /** How one bow of a draw-off is set, so that all are drawn alike. */
-export interface DrawOffSetup {
+interface DrawOffSetup {
   readonly stepMm: Mm | null;
   readonly label: string | null;
   /** Where the cams' modules are marked differently. */
@@ -87,7 +87,7 @@ export interface DrawnBow {
   readonly letOff: number | null;
 }
 
-export const OWN_BOW_NAME = 'their own bow';
+const OWN_BOW_NAME = 'their own bow';
 
 const ownBow = (old: OldBowFigures): DrawnBow => ({
   id: OWN_BOW_ID,

@@ -119,3 +119,13 @@ export function oldBowFigures(readings: Readings): OldBowFigures {
     readings.flatMap(({ key, si }) => (isOldBowKey(key) && si !== null ? [[key, si]] : [])),
   );
 }
+
+/** The method asked for next: the one furthest out where they disagree, else the first without a reading. */
+export function nextLengthMethod(
+  taken: readonly Pick<FitReading, 'key'>[],
+  outlier: DrawLengthMethod | null,
+): DrawLengthMethod {
+  if (outlier) return outlier;
+  const open = DRAW_LENGTH_METHODS.find(({ method }) => !taken.some(({ key }) => key === method));
+  return open?.method ?? 'armSpan';
+}

@@ -3,7 +3,7 @@ export * from './derive';
 export * from './cautions';
 export * from './stages';
 export * from './marks';
-export * from './entry';
+export * from './read-options';
 export * from './today';
 export * from './orders';
 export * from './planned-days';

@@ -50,7 +50,7 @@ export function levelFlight(
 }
 
 /** Slope a third axis is judged on. */
-export const THIRD_AXIS_SLOPE_DEG = 30;
+const THIRD_AXIS_SLOPE_DEG = 30;
 
 /**
  * Sideways miss in mm for each distance when an axis is off: the bubble by so much, the third axis

@@ -54,7 +54,7 @@ export interface JobMarks {
 /** Vane height used for the clearance when the archer's own arrows are not known. */
 const USUAL_VANE_MM = 13;
 /** Drag is fitted too from so many distances on: one is left to check the others. */
-export const DRAG_FROM_SHOTS = 4;
+const DRAG_FROM_SHOTS = 4;
 
 /** Confirmed distances of this job that nothing has changed since, the newest of each distance. */
 export function confirmedShots({ history }: Pick<JobDerived, 'history'>): MarkShot[] {

@@ -29,12 +29,12 @@ import type { JobDerived } from './derive';
 import type { JobSnapshot } from './types';
 
 /** One mark of a cable guard eased brings the cables this much nearer the shaft, mm. Shop rule. */
-export const GUARD_MARK_MM = 1;
+const GUARD_MARK_MM = 1;
 /** A step of a cam: half a twist of its yoke’s leg, or one shim. */
 const YOKE_STEP = 0.5;
 
 /** A set-up value an adjustment changes, and by how much for each unit of it. */
-export interface Moved {
+interface Moved {
   readonly key: SetupKey;
   readonly per: number;
 }
@@ -181,7 +181,7 @@ export function jobBareShaft({ bow, archer }: JobSnapshot, derived: JobDerived):
 }
 
 /** The newest walk-back line that still holds; null where there is none, or the rest moved since. */
-export function jobWalkBack(derived: JobDerived): WalkBackResult | null {
+function jobWalkBack(derived: JobDerived): WalkBackResult | null {
   const kept = latest(derived.history, 'walkBack');
   const length = latest(derived.history, 'drawLength')?.si ?? null;
   const stale = derived.plan.stale.some(({ key }) => key === 'walkBack');
@@ -199,13 +199,13 @@ export const jobContradiction = (snapshot: JobSnapshot, derived: JobDerived) =>
     jobWalkBack(derived),
   );
 
-export interface MovedValue {
+interface MovedValue {
   readonly key: SetupKey;
   readonly from: number;
   readonly to: number;
 }
 
-export interface PaperMove {
+interface PaperMove {
   readonly values: readonly MovedValue[];
 }
 

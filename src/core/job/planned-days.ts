@@ -3,7 +3,7 @@ import { addDays } from '../units';
 /** How far ahead a shop promises and appoints, days: what lies further off is a slip of the finger. */
 export const MOST_DAYS_AHEAD = 731;
 
-export type DayFault = 'past' | 'far';
+type DayFault = 'past' | 'far';
 
 /**
  * Whether a day can be promised, or appointed, on `today` (both YYYY-MM-DD).

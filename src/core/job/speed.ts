@@ -14,7 +14,7 @@ import { latest, type Reading } from '../setup';
 import { gram, mps, newton, type Gram, type Mps } from '../units';
 import { speedInput, type JobDerived } from './derive';
 
-export interface JobSpeed {
+interface JobSpeed {
   /** What the chronograph said of the job’s own arrow; null before. */
   readonly own: ChronographResult | null;
   readonly figures: ArrowFigures | null;
@@ -33,7 +33,7 @@ export interface JobSpeed {
 const OTHER_ARROWS = [0.85, 0.93, 1.07, 1.15];
 
 /** Readings of one speed entry that count. */
-export const countedShots = ({ data, si }: Reading): number[] => {
+const countedShots = ({ data, si }: Reading): number[] => {
   if (data?.kind === 'speeds')
     return data.shots.filter(({ discarded }) => discarded === null).map((shot) => shot.mps);
   return si === null ? [] : [si];

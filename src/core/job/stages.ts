@@ -113,7 +113,7 @@ function ofSteps(all: readonly JobStep[], stage: Stage) {
   return counted(stepChecks(steps), againIn(steps));
 }
 
-export function whyOpen(step: JobStep): string {
+function whyOpen(step: JobStep): string {
   if (step.state === 'again') {
     const stale = step.values.find((value) => value.stale)?.stale;
     return stale ? ` again: ${stale.sentence}` : ' again';

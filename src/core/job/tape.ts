@@ -27,7 +27,7 @@ export interface TapeWish extends TapeOptions {
   readonly heightM: number;
 }
 
-export interface JobTape {
+interface JobTape {
   /** The tape of the job's own speed. */
   readonly own: Tape;
   readonly sheet: TapeSheet;

@@ -4,7 +4,7 @@ import type { JobDerived } from './derive';
 import { jobMarks } from './marks';
 
 /** A group shot on a slope with the bubble kept in the middle. */
-export interface SlopeShot {
+interface SlopeShot {
   /** Middle of the group from the line aimed at, mm, + right. */
   readonly rightMm: number;
   /** + up, − down. */

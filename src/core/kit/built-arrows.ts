@@ -29,7 +29,7 @@ export interface ArrowChoice {
   readonly count: number;
 }
 
-export type ArrowParts = { readonly [K in ArrowPart]: PartOf<K> };
+type ArrowParts = { readonly [K in ArrowPart]: PartOf<K> };
 
 /** Id of a set built here; it stands in no catalogue. */
 export const BUILT_ID = 'built';
@@ -71,7 +71,7 @@ export function arrowParts(
   return shaft && nock && vane && insert && point ? { shaft, nock, vane, insert, point } : null;
 }
 
-export const fitsBore = (shaft: PartOf<'shaft'>, part: PartOf<'nock'> | PartOf<'insert'>) =>
+const fitsBore = (shaft: PartOf<'shaft'>, part: PartOf<'nock'> | PartOf<'insert'>) =>
   Math.abs(shaft.attrs.innerMm - part.attrs.fitsInnerMm) <= BORE_TOLERANCE_MM;
 
 const buildOf = (

@@ -1,9 +1,8 @@
 export * from './types';
 export * from './check';
-export { KIT_RULES } from './rules';
 export * from './chooser';
 export * from './packages';
-export * from './mass';
+export * from './kit-mass';
 export * from './reach';
 export * from './safe-length';
 export * from './built-arrows';

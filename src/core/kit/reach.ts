@@ -9,7 +9,7 @@ const PEEP_BEFORE_NOCK_MM = 60;
 const USUAL_EXTENSION_MM = 120;
 const STEP_M = 5;
 
-export interface ReachInput {
+interface ReachInput {
   readonly bow: BowRecord;
   readonly drawLengthMm: Mm;
   readonly peakN: Newton;
@@ -19,7 +19,7 @@ export interface ReachInput {
   readonly furthestM: Metre;
 }
 
-export interface Reach {
+interface Reach {
   /** Travel from the first pin to the furthest, mm. */
   readonly neededMm: number;
   readonly travels: boolean;

@@ -1,7 +1,7 @@
 import { PIVOT_TO_STANDARD_MM } from '../bow';
 import { mm, type Mm } from '../units';
 
-export interface SafeLengthGround {
+interface SafeLengthGround {
   /** Standard draw length; null where it is not known yet. */
   readonly drawLengthMm: Mm | null;
   /** Rest ahead of the plunger hole, mm; negative behind it. */

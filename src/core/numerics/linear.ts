@@ -1,4 +1,4 @@
-export type Matrix = readonly (readonly number[])[];
+type Matrix = readonly (readonly number[])[];
 
 /**
  * Inverse of a small symmetric positive definite matrix by Gauss–Jordan with partial pivoting.

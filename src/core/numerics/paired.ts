@@ -10,7 +10,7 @@ export interface PairedVote {
   readonly weight: number;
 }
 
-export interface PairedRanking {
+interface PairedRanking {
   /** Log strengths, summing to about 0; index as the items'. */
   readonly strength: readonly number[];
   readonly covariance: readonly (readonly number[])[];

@@ -1,5 +1,5 @@
 /** What a root search ends with; `converged` false means `x` is the best point seen. */
-export interface RootResult {
+interface RootResult {
   readonly x: number;
   readonly residual: number;
   readonly iterations: number;

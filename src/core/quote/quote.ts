@@ -5,7 +5,7 @@ import { STATIONS } from '../bench';
 import { addDays } from '../units';
 import type { Quote, QuoteLine } from './types';
 
-export interface QuoteStamp {
+interface QuoteStamp {
   readonly revision: number;
   readonly madeAt: string;
   /** The day, in the shop's time zone, YYYY-MM-DD. */

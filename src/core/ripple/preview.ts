@@ -6,7 +6,7 @@ interface PreviewedStep {
   readonly template: { readonly reads: readonly SetupKey[]; readonly minutes: number };
 }
 
-export interface RipplePreview {
+interface RipplePreview {
   /** What would have to be done again and does not have to now. */
   readonly keys: readonly SetupKey[];
   /** Of the steps that take those, by their usual length. */

@@ -25,7 +25,7 @@ export interface Visit {
   readonly steps: readonly string[];
 }
 
-export interface RouteResult {
+interface RouteResult {
   readonly order: readonly string[];
   readonly cost: number;
   readonly visits: readonly Visit[];

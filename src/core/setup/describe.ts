@@ -1,5 +1,5 @@
 import { write, type QuantityName, type ShopUnits } from '../units';
-import type { Target } from './entry';
+import type { Target } from './value-entry';
 import { setupValue, type Reading, type SetupKey, type SetupValue } from './registry';
 
 const isQuantity = (kind: SetupValue['kind']): kind is QuantityName =>

@@ -1,5 +1,5 @@
 import { isSlot, placeOf, slotName, type Slot } from '../kit';
-import type { EntryOf } from './entry';
+import type { EntryOf } from './value-entry';
 import type { HowFigure } from './figure';
 import type { HistoryOf, ReadingOf } from './reading';
 import { ARROW } from './values/arrow';

@@ -27,7 +27,7 @@ export const USUAL_SCHOOLS: Schools = {
   setScrews: 'tightened',
 };
 
-export interface SchoolChoice<N extends SchoolName = SchoolName> {
+interface SchoolChoice<N extends SchoolName = SchoolName> {
   readonly name: N;
   readonly title: string;
   readonly choices: readonly { readonly id: Schools[N]; readonly name: string }[];

@@ -1,5 +1,5 @@
-import type { TargetContext } from './context';
-import type { Target } from './entry';
+import type { TargetContext } from './target-context';
+import type { Target } from './value-entry';
 import { sinceLastChange } from './changes';
 import { MOVED_BY_PAPER } from './reading';
 import { setupValue, type History, type Reading, type SetupKey } from './registry';

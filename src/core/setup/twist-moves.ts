@@ -13,7 +13,7 @@ export const twistsAt = (history: History, twists: string, seq: number): number 
  * What twists did on this bow: every two readings of `effect` in a row with twists changed
  * between them and nothing of `others` touched, so that the move is the twists' alone.
  */
-export function twistMoves(
+function twistMoves(
   history: History,
   twists: string,
   effect: string,

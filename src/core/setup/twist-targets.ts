@@ -1,8 +1,8 @@
 import { camLean, camTiming, drawLengthSteps, twistResponse, twistsFor } from '../bow';
 import { MM_PER_TWIST } from '../fit';
 import { TRADE_UNITS, write } from '../units';
-import type { TargetContext } from './context';
-import type { Since, TargetParts } from './entry';
+import type { TargetContext } from './target-context';
+import type { Since, TargetParts } from './value-entry';
 import { latest, type HistoryOf } from './reading';
 import { cableMoves, fresherThan, leanMoves, stringMoves, twistsAt } from './twist-moves';
 

@@ -1,2 +1,3 @@
 export * from './document';
 export * from './tape-svg';
+export * from './labels';

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-export interface Example {
+interface Example {
   readonly title: string;
   readonly request: Record<string, unknown>;
   readonly response: unknown;

@@ -6,7 +6,7 @@ export type TearAxis = 'right' | 'up';
 /** What is moved first for a tear to the side. */
 export type PaperSchool = 'rest' | 'cams' | 'guard';
 
-export interface AdjustmentRule {
+interface AdjustmentRule {
   readonly id: Adjustment;
   readonly axis: TearAxis;
   /** Tear in mm for one mm, or one step, seen from the archer; + is right or up, eased for the guard. */

@@ -9,7 +9,7 @@ export interface BareShaftPair {
   readonly upMm: number;
 }
 
-export interface BareShaftReading extends Tear {
+interface BareShaftReading extends Tear {
   /** 1σ of each axis, as a tear, mm. */
   readonly sigmaMm: number;
   /** Told from nothing: more than one and a half σ. */

@@ -2,7 +2,7 @@
 export const CAUSES = ['clearance', 'grip', 'timing', 'spine', 'camLean'] as const;
 export type Cause = (typeof CAUSES)[number];
 
-export interface CauseLook {
+interface CauseLook {
   readonly id: Cause;
   readonly name: string;
   /** How it is looked for, in one line. */

@@ -19,9 +19,9 @@ import {
 } from './response';
 
 /** A move is to bring the expected tear under 3 mm, with a little in hand for what is not known. */
-export const AIM_MM = 2.5;
+const AIM_MM = 2.5;
 /** A true tear under this is good enough to go on, mm. */
-export const GOOD_MM = 4;
+const GOOD_MM = 4;
 /** Sure enough that it is. Shop rules. */
 const SURE = 0.98;
 const LIKELY = 0.6;

@@ -3,9 +3,9 @@ import type { PaperTuneResult } from './paper-tune';
 import type { WalkBackResult } from './walk-back';
 
 /** What asks for a move of the rest, in the order that prevails: paper, bare shafts near, the line far. */
-export type RestVoice = 'paper' | 'bare' | 'line';
+type RestVoice = 'paper' | 'bare' | 'line';
 
-export interface Contradiction {
+interface Contradiction {
   readonly prevails: RestVoice;
   /** Ask for the opposite move of the rest. */
   readonly against: readonly RestVoice[];

@@ -4,14 +4,14 @@ import { ADJUSTMENTS, adjustmentRule, type Adjustment } from './adjustments';
 import type { Tear } from './response';
 
 /** What a practice bow hides: where it tears to begin with and what each adjustment does to it. */
-export interface SimulatedBow {
+interface SimulatedBow {
   readonly start: Tear;
   readonly per: Readonly<Record<Adjustment, number>>;
   /** The tear comes from something no adjustment reaches. */
   readonly otherCause: boolean;
 }
 
-export interface SimulatedBowOptions {
+interface SimulatedBowOptions {
   readonly hand: Hand;
   readonly seed: number;
   /** Length of the first tear, mm. */

@@ -33,7 +33,7 @@ export interface WalkBackResult {
 
 const TOLD_P = 0.1;
 /** A drift within this does not matter, mm for each metre. Models.md section 7. */
-export const STRAIGHT_MM_PER_M = 1;
+const STRAIGHT_MM_PER_M = 1;
 const MOST_HITS = 60;
 /** A rest is moved in steps a screw can be set by, and never by more at once, mm. */
 const STEP_MM = 0.25;

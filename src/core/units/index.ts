@@ -2,6 +2,6 @@ export * from './types';
 export * from './read';
 export * from './write';
 export * from './spoken';
-export { findUnit, shopUnitFor, siPerUnit, unitsFor } from './unit-table';
+export { findUnit, shopUnitFor, siPerUnit } from './unit-table';
 export * from './money';
 export * from './days';

@@ -1,14 +1,14 @@
 import type { ReadResult } from './read';
 
 /** A price or budget as read: whole cents, or a refusal that says what is possible. */
-export type MoneyResult =
+type MoneyResult =
   | { readonly ok: true; readonly cents: number }
   | (Extract<ReadResult, { ok: false }> & {
       /** Where it can mean two amounts: both, in cents. */
       readonly readings?: readonly [number, number];
     });
 
-export interface MoneyOptions {
+interface MoneyOptions {
   /** What is asked for, as it stands in a sentence. */
   readonly what?: string;
   /** The most that is taken, cents. */

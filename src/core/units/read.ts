@@ -14,7 +14,7 @@ export interface ReadOptions {
   readonly what?: string;
 }
 
-export type RefusalCode =
+type RefusalCode =
   | 'empty'
   | 'notANumber'
   | 'badFraction'

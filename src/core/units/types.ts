@@ -19,8 +19,6 @@ export type Mps = Quantity<'m/s'>;
 export type Degree = Quantity<'deg'>;
 /** Turns of a limb bolt, or twists of a string. */
 export type Turns = Quantity<'turns'>;
-/** Duration in seconds. */
-export type Second = Quantity<'s'>;
 
 export const mm = (value: number) => value as Mm;
 export const metre = (value: number) => value as Metre;
@@ -29,7 +27,6 @@ export const gram = (value: number) => value as Gram;
 export const mps = (value: number) => value as Mps;
 export const degree = (value: number) => value as Degree;
 export const turns = (value: number) => value as Turns;
-export const second = (value: number) => value as Second;
 
 /** Exact factors from docs/models.md; multiply a trade unit by its factor to get SI. */
 export const MM_PER_INCH = 25.4;

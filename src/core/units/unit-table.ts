@@ -12,7 +12,7 @@ import {
   type UnitName,
 } from './types';
 
-export interface UnitEntry {
+interface UnitEntry {
   readonly name: UnitName;
   /** Spellings people type, lower case, without blanks. */
   readonly spellings: readonly string[];
@@ -21,7 +21,7 @@ export interface UnitEntry {
 }
 
 /** Every unit that can be typed. `m` and `ft` measure both a length (mm) and a distance (m). */
-export const UNITS: readonly UnitEntry[] = [
+const UNITS: readonly UnitEntry[] = [
   { name: 'mm', spellings: ['mm', 'millimetre', 'millimetres'], perUnit: { length: 1 } },
   { name: 'cm', spellings: ['cm'], perUnit: { length: 10 } },
   {

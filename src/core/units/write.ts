@@ -2,7 +2,7 @@ import { type QuantityName, type ShopUnits } from './types';
 import { shopUnitFor, siPerUnit } from './unit-table';
 
 /** A number ready to be set: the fraction apart, so that a screen can set it as a true one. */
-export interface WrittenParts {
+interface WrittenParts {
   /** '' or '−'. */
   readonly sign: string;
   /** '28', or '' where there is only a fraction. */

@@ -4,7 +4,7 @@ import { forceCurvePoints, type ForceCurve } from '@/core/bow';
 import { normal, seeded } from '@/core/numerics';
 import { DeviceLost, type Device } from '../port';
 
-export interface BowScaleOptions {
+interface BowScaleOptions {
   /** The bow as its bolts stand; the stand-in draws it once to the wall and lets down. */
   readonly curve: ForceCurve;
   readonly seed: number;

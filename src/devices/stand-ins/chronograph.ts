@@ -3,7 +3,7 @@ import { writeShot } from '@/contracts/chronograph';
 import { normal, seeded } from '@/core/numerics';
 import { DeviceLost, type Device } from '../port';
 
-export interface ChronographOptions {
+interface ChronographOptions {
   /** What the bow really gives this arrow, m/s. */
   readonly speedMps: number;
   readonly shots: number;

@@ -3,7 +3,7 @@ import { writePractice } from '@/contracts/practice-archer';
 import { normal, seeded } from '@/core/numerics';
 import { DeviceLost, type Device } from '../port';
 
-export interface PracticeOptions {
+interface PracticeOptions {
   readonly what: 'tear' | 'hit';
   /** Where the arrow goes on average, mm right and up. */
   readonly rightMm: number;

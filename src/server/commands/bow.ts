@@ -16,7 +16,7 @@ import { shopDay } from '../clock';
 import { ORDER_STATES, orderState } from './choose';
 import { askOfOrder, type OrderFate } from './hold';
 import { bowShelf, giveUp, takeAgain, takeFrom, type Held } from './shelf';
-import { ofStage, cannot, pick, type Handlers, type Work } from './types';
+import { lastOneGone, ofStage, cannot, pick, type Handlers, type Work } from './types';
 
 /** The bow of a job: which one, put aside or ordered. */
 export const BOW = ofStage('bow', {
@@ -117,11 +117,7 @@ function bowRow(bow: BowRecord, { serial, fromStock, before }: Wanted, work: Wor
 }
 
 const justTaken = (db: Db, bow: BowRecord, holder: string | null) =>
-  cannot(
-    'just-taken',
-    `The last ${bowName(bow)} is gone. ${holder ? `It was put aside for ticket ${jobById(db, holder)!.number}` : 'It was sold'} just now. Ordered, it comes in ${bow.deliveryDays} days.`,
-    '/command/fromStock',
-  );
+  lastOneGone(bowName(bow), holder ? jobById(db, holder)!.number : null, bow.deliveryDays);
 
 /** A single bow nobody else has; refused with who has it. */
 function freePiece(bow: BowRecord, serial: string, { db, snapshot }: Work): StoredPiece {

@@ -18,6 +18,7 @@ import { shopDay } from '../clock';
 import { putHeld, storedPart } from './hold';
 import { partShelf, takeFrom } from './shelf';
 import {
+  lastOneGone,
   ofStage,
   cannot,
   needReason,
@@ -169,12 +170,7 @@ function catalogueRow(item: CatalogueItem, { db, snapshot }: Work, fromStock: bo
   const shelf = partShelf(db, snapshot);
   if (fromStock && shelf.free(item.id) <= 0) {
     const number = lastReservedBy(db, item.id, job.id);
-    const who = number === null ? 'It was sold' : `It was put aside for ticket ${number}`;
-    throw cannot(
-      'just-taken',
-      `The last ${partName(item)} is gone. ${who} just now. Ordered, it comes in ${item.deliveryDays} days.`,
-      '/command/fromStock',
-    );
+    throw lastOneGone(partName(item), number, item.deliveryDays);
   }
   return { ...row, ...takeFrom(shelf, [{ itemId: item.id, count: 1 }]) };
 }

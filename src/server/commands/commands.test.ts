@@ -3,7 +3,7 @@ import { HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import { openDb, type Db } from '@/data/db';
 import { insertBow, insertItem, itemById } from '@/data/stock';
 import { pretendNow } from '../clock';
-import { rememberPlace } from '../place';
+import { rememberPlace } from '../remember-place';
 import { Problem } from '../problem';
 import { loadSheet } from '../sheets';
 import { createJob, runCommand } from '.';

@@ -9,7 +9,7 @@ import { shopSettings } from '@/data/settings';
 import { nowIso, shopDay } from '../clock';
 import { invalid, notFound } from '../problem';
 import { checkBirthDay, checkPlannedDays, withInjury } from './answers';
-import { loadSnapshot } from '../snapshot';
+import { loadSnapshot } from '../load-snapshot';
 
 const checkNewJob = checker(NewJobRequest);
 

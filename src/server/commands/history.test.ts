@@ -7,7 +7,7 @@ import { insertBow, insertItem } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { historyPage, historyPreview } from '../history';
 import { Problem } from '../problem';
-import { loadSnapshot } from '../snapshot';
+import { loadSnapshot } from '../load-snapshot';
 import { createJob, runCommand } from '.';
 
 let db: Db;

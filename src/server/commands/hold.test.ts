@@ -14,9 +14,9 @@ import { calendarView } from '../calendar';
 import { pretendNow } from '../clock';
 import { orders, ordersFile, settleShelfOrder } from '../orders';
 import { readJobs } from '../read-jobs';
-import { loadSnapshot } from '../snapshot';
+import { loadSnapshot } from '../load-snapshot';
 import { bowsFor } from '../stock';
-import { todayView } from '../today';
+import { todayView } from '../today-view';
 import { createJob, runCommand } from '.';
 import { problemOf } from '../testing/problem-of';
 

@@ -20,7 +20,7 @@ import { addEvent, appendReading, eventsSince, hasCommand } from '@/data/records
 import { type TSchema } from '@sinclair/typebox';
 import { nowIso } from '../clock';
 import { Problem, invalid, notFound } from '../problem';
-import { loadSnapshot } from '../snapshot';
+import { loadSnapshot } from '../load-snapshot';
 import { type Done, type Handlers, type Work } from './types';
 
 const HANDLERS: Handlers = {

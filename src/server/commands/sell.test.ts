@@ -6,7 +6,7 @@ import { insertBow, insertItem, itemById } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { orders, ordersFile } from '../orders';
 import { findQuote, loadQuote } from '../quotes';
-import { loadSnapshot } from '../snapshot';
+import { loadSnapshot } from '../load-snapshot';
 import { itemsFor } from '../stock';
 import { createJob, runCommand } from '.';
 import { problemOf } from '../testing/problem-of';

@@ -25,7 +25,7 @@ import { bowById, partById } from '@/data/stock';
 import { nowIso, shopDay } from '../clock';
 
 /** Where parts, or bows, lie: how many are free for this job, and laying there and taking off. */
-export interface Shelf {
+interface Shelf {
   readonly db: Db;
   readonly kind: StockKind;
   readonly ticket: number;

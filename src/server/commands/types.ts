@@ -42,6 +42,14 @@ export interface Work {
 export const cannot = (reason: string, detail: string, pointer = '/command') =>
   new Problem(422, reason, 'This cannot be done', { detail, errors: [{ pointer, detail }] });
 
+/** Somebody else took the last one meanwhile; `ticket` is theirs, null where it was sold. */
+export const lastOneGone = (name: string, ticket: number | null, deliveryDays: number) =>
+  cannot(
+    'just-taken',
+    `The last ${name} is gone. ${ticket === null ? 'It was sold' : `It was put aside for ticket ${ticket}`} just now. Ordered, it comes in ${deliveryDays} days.`,
+    '/command/fromStock',
+  );
+
 export type CommandOf<N extends Command['name']> = Extract<Command, { name: N }>;
 export type Handlers = { [N in Command['name']]: (command: CommandOf<N>, work: Work) => Done };
 

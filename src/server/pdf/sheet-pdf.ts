@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit';
-import { bowLine, type SheetDocument } from '@/core/sheet';
+import { bowLine, SHEET_LABELS as l, type SheetDocument } from '@/core/sheet';
 import { writeMoney } from '@/core/units';
 import { font } from './fonts';
 
@@ -214,12 +214,10 @@ export function sheetPdf(sheet: SheetDocument, paper: 'A4' | 'LETTER'): Promise<
   if (sheet.marks) marks(w, sheet.marks);
   parts(w, sheet);
   if (sheet.exceptions.length + sheet.open.length > 0) openWork(w, sheet);
-  w.heading('Told and understood');
+  w.heading(l.told);
   sheet.cautions.forEach((caution) => w.row([{ text: caution, part: 1 }]));
-  w.paragraph(
-    `Please come back about ${day(sheet.comeBackDay)}: strings settle, the peep turns, the sight follows.`,
-  );
-  w.signatures([sheet.archer.guardianName === null ? 'Archer' : 'Guardian', 'Shop']);
+  w.paragraph(l.comeBack(day(sheet.comeBackDay)));
+  w.signatures([sheet.archer.guardianName === null ? l.archer : l.guardianSigns, l.shop]);
   return w.finish(`${sheet.shop.name} · ${title}, revision ${sheet.revision}`);
 }
 
@@ -229,22 +227,19 @@ function facts(w: SheetWriter, { archer, bow, fit, shop }: SheetDocument): void 
       { text: name, part: 0.27 },
       { text: value, part: 0.73, font: 'bold' },
     ]);
-  pair('Shop', [shop.name, shop.address].filter(Boolean).join(', '));
+  pair(l.shop, [shop.name, shop.address].filter(Boolean).join(', '));
   if (bow) {
-    const limit =
-      bow.maxTurns === null
-        ? 'turn limit not known: do not turn the bolts'
-        : `limb bolts never more than ${bow.maxTurns} turns out`;
-    pair('Bow', bowLine(bow));
+    const limit = bow.maxTurns === null ? l.noLimit : l.limit(bow.maxTurns);
+    pair(l.bow, bowLine(bow));
     pair('Limit', limit);
-    if (bow.overruled) pair('Taken all the same', bow.overruled);
+    if (bow.overruled) pair(l.overruled, bow.overruled);
   }
   pair(
-    'Archer',
-    `${archer.hand} hand, ${archer.dominantEye} eye${archer.guardianName === null ? '' : `, guardian ${archer.guardianName}`}`,
+    l.archer,
+    `${archer.hand} hand, ${archer.dominantEye} eye${archer.guardianName === null ? '' : `, ${l.guardian(archer.guardianName)}`}`,
   );
-  if (fit.drawLengthText) pair('Draw length of the archer', fit.drawLengthText);
-  if (fit.startText) pair('Start weight by trial', fit.startText);
+  if (fit.drawLengthText) pair(l.drawLength, fit.drawLengthText);
+  if (fit.startText) pair(l.startWeight, fit.startText);
   for (const note of fit.notes ?? []) pair('', note);
 }
 
@@ -252,7 +247,7 @@ function marks(
   w: SheetWriter,
   { rows, basis, furthestClearM }: NonNullable<SheetDocument['marks']>,
 ): void {
-  w.heading('Sight marks: pin below the first mark');
+  w.heading(l.marks);
   const first = rows[0]?.pinAboveArrowMm ?? 0;
   for (let i = 0; i < rows.length; i += 4) {
     const four = rows.slice(i, i + 4).flatMap((row) => [
@@ -262,31 +257,30 @@ function marks(
     w.row(four);
   }
   w.paragraph(
-    `Resting on: ${basis.join('; ')}.${furthestClearM === null ? '' : ` Clear of the housing to ${furthestClearM.toFixed(0)} m.`}`,
+    `${l.restsOn} ${basis.join('; ')}.${furthestClearM === null ? '' : ` ${l.clearTo(`${furthestClearM.toFixed(0)} m`)}`}`,
   );
 }
 
 function parts(w: SheetWriter, sheet: SheetDocument): void {
-  w.heading('Parts');
+  w.heading(l.parts);
   const line = (name: string, label: string, price: string) =>
     w.row([
       { text: name, part: 0.2 },
       { text: label, part: 0.6 },
       { text: price, part: 0.2, font: 'figure', right: true },
     ]);
-  if (sheet.bow) line('Bow', sheet.bow.name, euro(sheet.bowPriceCents));
+  if (sheet.bow) line(l.bow, sheet.bow.name, euro(sheet.bowPriceCents));
   sheet.parts.forEach((part) =>
-    line(part.name, part.label, part.owned ? 'brought along' : euro(part.priceCents)),
+    line(part.name, part.label, part.owned ? l.own : euro(part.priceCents)),
   );
   if (sheet.work && sheet.work.cents > 0)
-    line('Setting up', `${sheet.work.minutes} min at the bench`, euro(sheet.work.cents));
-  const tax =
-    sheet.taxCents === undefined ? '' : `holds ${euro(sheet.taxCents)} tax (${sheet.taxPct} %)`;
-  line('Total', tax, euro(sheet.totalCents));
+    line(l.work, l.minutes(sheet.work.minutes), euro(sheet.work.cents));
+  const tax = sheet.taxCents === undefined ? '' : l.tax(sheet.taxPct!, euro(sheet.taxCents));
+  line(l.total, tax, euro(sheet.totalCents));
 }
 
 function openWork(w: SheetWriter, sheet: SheetDocument): void {
-  w.heading('Signed off or still open');
+  w.heading(l.signed);
   sheet.exceptions.forEach((e) =>
     w.row([
       { text: e.step, part: 0.4 },
@@ -294,5 +288,5 @@ function openWork(w: SheetWriter, sheet: SheetDocument): void {
     ]),
   );
   sheet.open.forEach((text) => w.row([{ text, part: 1 }]));
-  if (sheet.openReason) w.paragraph(`Handed over all the same: ${sheet.openReason}`);
+  if (sheet.openReason) w.paragraph(`${l.handedOver} ${sheet.openReason}`);
 }

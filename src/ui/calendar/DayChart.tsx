@@ -38,7 +38,7 @@ const rowsOf = (visits: readonly PlacedVisit[]): Row[] =>
     return Array.from({ length: units }, (_, unit) => ({ station: id, unit, units }));
   });
 
-export interface DayChartProps {
+interface DayChartProps {
   /** Visits of this day, minutes since its midnight. */
   readonly visits: readonly PlacedVisit[];
   readonly opens: number;

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import type { CurvePoint } from '@/core/bow';
 import { MM_PER_INCH, N_PER_POUND, type ShopUnits } from '@/core/units';
 import { bow as w } from '../words';
-import { chartBase } from './base';
+import { chartBase } from './chart-base';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 

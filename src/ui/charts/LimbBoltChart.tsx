@@ -5,7 +5,7 @@ import type { BowRecord } from '@/core/bow';
 import type { LimbBoltReading, LimbBoltResult } from '@/core/fit';
 import { N_PER_POUND, type ShopUnits } from '@/core/units';
 import { bow as w } from '../words';
-import { chartBase } from './base';
+import { chartBase } from './chart-base';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 

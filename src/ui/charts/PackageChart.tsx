@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
 import type { KitPackage, PackagePoint } from '@/core/kit';
 import { kitPackages as w } from '../words';
-import { chartBase } from './base';
+import { chartBase } from './chart-base';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 /** Round sums between the numbers below; the first that leaves few enough of them. */

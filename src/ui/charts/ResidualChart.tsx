@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
 import { metresPer, write, type ShopUnits } from '@/core/units';
 import { marksWords as m } from '../words';
-import { chartBase } from './base';
+import { chartBase } from './chart-base';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 

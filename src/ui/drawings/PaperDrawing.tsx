@@ -1,10 +1,10 @@
 'use client';
 import { lane as w, paperWords } from '../words';
-import { tapped } from './tap';
+import { tapped } from './tapped';
 
 const HALF_MM = 48;
 
-export interface Tear {
+interface Tear {
   readonly rightMm: number;
   readonly upMm: number;
 }

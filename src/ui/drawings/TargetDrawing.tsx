@@ -3,7 +3,7 @@ import type { PointerEvent } from 'react';
 import type { Ellipse, Hit } from '@/core/flight';
 import { mm } from '@/core/units';
 import { lane as w } from '../words';
-import { tapped } from './tap';
+import { tapped } from './tapped';
 
 /** A plain target face with rings in centimetres; hits where they were tapped, their middle crossed. */
 export function TargetDrawing({

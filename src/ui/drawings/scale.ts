@@ -12,7 +12,7 @@ export function scale(from: number, to: number, width: number, inset = 14): Scal
   return { from, to, width, x: (value) => inset + (value - from) * perUnit };
 }
 
-export interface Tick {
+interface Tick {
   readonly value: number;
   /** 0 is the longest. */
   readonly rank: number;

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState, type RefObject } from 'react';
 
-export interface Size {
+interface Size {
   readonly width: number;
   readonly height: number;
 }

@@ -21,7 +21,7 @@ import { padLayout, pressKey } from './pad-keys';
 /** Typing that rests this long is taken to be finished, and a mistake is said. */
 const REST_MS = 1100;
 
-export interface MeasureFieldProps {
+interface MeasureFieldProps {
   readonly label: string;
   readonly hint?: ReactNode;
   readonly options: ReadOptions;

@@ -5,7 +5,7 @@ import { Pad } from './Pad';
 import { padLayout, pressKey } from './pad-keys';
 import { SmallNumber } from './SmallNumber';
 
-export interface NumberOfSet {
+interface NumberOfSet {
   readonly label: string;
   readonly text: string;
   readonly onText: (text: string) => void;

@@ -5,7 +5,7 @@ import { useParams } from 'next/navigation';
 import { draftOf, keepDraft } from '../keep/draft';
 import type { Trouble } from '../keep/post';
 
-export interface TextAnswerProps {
+interface TextAnswerProps {
   readonly id: string;
   readonly label: string;
   /** What is saved. */

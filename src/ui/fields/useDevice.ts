@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { devices as w } from '../words';
 import { useDeviceLines } from './useDeviceLines';
 
-export interface DeviceState<T> {
+interface DeviceState<T> {
   readonly state: 'idle' | 'live' | 'done' | 'lost';
   readonly device: string;
   /** Readings as they came. */
@@ -19,7 +19,7 @@ const IDLE = { state: 'idle', device: '', got: [], leftOut: 0, message: '' } as 
 const SILENT_MS = 8000;
 
 /** What a line of a device is to the screen: a reading, nothing, or not to be read. */
-export type Heard<T> = { readonly reading: T } | 'nothing' | 'junk';
+type Heard<T> = { readonly reading: T } | 'nothing' | 'junk';
 
 /**
  * One device, from connecting to its end: readings as they come, what could not be read counted,

@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useRef } from 'react';
 import { frame } from '../words';
 
-export interface DeviceEar {
+interface DeviceEar {
   readonly onName: (device: string) => void;
   readonly onLine: (line: string) => void;
   readonly onDone: () => void;

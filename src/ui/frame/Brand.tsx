@@ -4,7 +4,7 @@ import { frame } from '../words';
 import { useConnected } from '../keep/connection';
 
 /** A cam with its axle and a bow's limb: our own mark. */
-export const Mark = ({ size = 34 }: { size?: number }) => (
+const Mark = ({ size = 34 }: { size?: number }) => (
   <svg width={size} height={size} viewBox="0 0 34 34" fill="none" stroke="currentColor" aria-hidden>
     <circle cx="17" cy="17" r="14.8" strokeWidth="2.6" />
     <path d="M21 3.5c-8.4 8-8.4 19 0 27" strokeWidth="2.6" />

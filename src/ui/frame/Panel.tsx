@@ -5,7 +5,7 @@ import Close from '@mui/icons-material/Close';
 import { frame } from '../words';
 
 /** So long after a question stands, taps and keys are not meant for it. */
-export const ANSWER_AFTER_MS = 400;
+const ANSWER_AFTER_MS = 400;
 
 /** Swallows taps and keys until a question has stood long enough to have been read. */
 function useAnswerGuard(question: boolean) {

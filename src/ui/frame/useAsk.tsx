@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { frame } from '../words';
 import { Panel } from './Panel';
 
-export interface Question<A extends string = string> {
+interface Question<A extends string = string> {
   readonly title: string;
   readonly text: ReactNode;
   /** The safest first: it has the focus. */

@@ -4,7 +4,7 @@ import type { Shop } from '@/core/job';
 
 export type Opened = 'find' | 'new' | 'keys' | null;
 
-export interface ShellValue {
+interface ShellValue {
   readonly shop: Shop;
   readonly who: string;
   readonly setWho: (name: string) => void;

@@ -11,7 +11,7 @@ import { bench as w, frame } from '../words';
 import { useJob } from './JobProvider';
 import { Still } from './Still';
 import type { Undoing } from './useUndo';
-import { stepOf } from './steps';
+import { stepOf } from './step-of';
 import { useStage } from './useStage';
 
 /** One quiet line: what has to be done again and why; at its end the last entry and its undo. */

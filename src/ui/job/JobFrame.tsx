@@ -16,7 +16,7 @@ import { AgainStrip } from './AgainStrip';
 import { BowMap } from './BowMap';
 import { DockPlace } from './Dock';
 import { useJob } from './JobProvider';
-import { rememberPlace } from '../keep/remember';
+import { rememberPlace } from '../keep/remember-place';
 import { StageRail } from './StageRail';
 import { useStage } from './useStage';
 import { useUndo } from './useUndo';

@@ -24,7 +24,7 @@ import { useAsk } from '../frame/useAsk';
 import { frame, orderFate as w } from '../words';
 import { post, type Trouble } from '../keep/post';
 
-export interface JobValue {
+interface JobValue {
   readonly snapshot: JobSnapshot;
   readonly derived: JobDerived;
   readonly states: readonly StageState[];

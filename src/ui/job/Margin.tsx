@@ -3,7 +3,7 @@ import { frame, meet } from '../words';
 import { useJob } from './JobProvider';
 import { useStage } from './useStage';
 
-export interface WatchItem {
+interface WatchItem {
   readonly id: string;
   readonly text: string;
   readonly stop?: boolean;

@@ -2,7 +2,7 @@
 import type { ReactNode } from 'react';
 import Link from 'next/link';
 
-export interface Part {
+interface Part {
   readonly id: string;
   readonly name: string;
   readonly href: string;

@@ -5,7 +5,7 @@ import { REGISTRY, readingText, setupValue, type MapPart, type SetupKey } from '
 import type { JobStep, ValueState } from '@/core/route';
 import { write } from '@/core/units';
 import type { PartLook } from '../drawings/BowDrawing';
-import { stepOf } from './steps';
+import { stepOf } from './step-of';
 
 /** A place on the bow map: what it is called, how it stands, where it is. */
 export interface MapLabel {
@@ -115,7 +115,7 @@ const SHOWN: Readonly<Record<MapPart, readonly SetupKey[]>> = Object.fromEntries
 ) as Record<MapPart, SetupKey[]>;
 
 /** Every value the job's steps read, by key. */
-export function valuesByKey({ plan }: JobDerived): Map<SetupKey, ValueState> {
+function valuesByKey({ plan }: JobDerived): Map<SetupKey, ValueState> {
   return new Map(
     plan.steps.flatMap((step) => step.values.map((value) => [value.key, value] as const)),
   );

@@ -1,7 +1,7 @@
 import { reportLost } from './connection';
 import { frame } from '../words';
 
-export type Posted<T> =
+type Posted<T> =
   | { readonly ok: true; readonly body: T }
   | {
       readonly ok: false;

@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { draftOf, keepDraft } from './draft';
 
-export interface Kept<T> {
+interface Kept<T> {
   readonly value: T;
   readonly set: (next: T | ((now: T) => T)) => void;
   /** It was taken, or is not wanted: back to how it began. */

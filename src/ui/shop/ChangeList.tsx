@@ -5,7 +5,7 @@ import { GridTable } from '../fields/GridTable';
 import { changeList as w } from '../words';
 
 /** Which rows are taken: all but those unticked, and of the price jumps only those ticked. */
-export interface Ticks {
+interface Ticks {
   readonly except: ReadonlySet<string>;
   readonly jumps: ReadonlySet<string>;
 }

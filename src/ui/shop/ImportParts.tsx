@@ -9,7 +9,7 @@ import { post } from '../keep/post';
 import { frame, partStock as w } from '../words';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { Faults } from './Faults';
-import { moreOfLook } from './look';
+import { moreOfLook } from './more-of-look';
 import { useTextFile } from './useTextFile';
 
 /** Parts sent at once. */

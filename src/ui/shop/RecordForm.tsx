@@ -9,7 +9,7 @@ import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';
 import { recordForm as w, frame } from '../words';
 
-export type Cells = Readonly<Record<string, string>>;
+type Cells = Readonly<Record<string, string>>;
 
 /** One record of the shop, every figure as it stands in a file: the same words, units and limits. */
 export function RecordForm<R>({

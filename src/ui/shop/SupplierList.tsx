@@ -6,7 +6,7 @@ import { Panel } from '../frame/Panel';
 import { post } from '../keep/post';
 import { frame, partStock as w } from '../words';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
-import { moreOfLook } from './look';
+import { moreOfLook } from './more-of-look';
 
 /** A supplier's newest list beside what the shop has; only what is ticked is taken. */
 export function SupplierList({

@@ -5,7 +5,7 @@ import { draftOf, keepDraft } from '../keep/draft';
 import { shopWords as w } from '../words';
 
 /** A number as it was typed, with why it cannot stand; what is typed is kept either way. */
-export type ReadText<T> = (
+type ReadText<T> = (
   text: string,
 ) => { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
 

@@ -167,7 +167,6 @@ export const bow = {
       'Upper, lower, at most two turns before changing over: the limbs stay even, the riser unstrained.',
   },
   watch: {
-    oneCam: 'A module moved on one cam only throws the timing out and can derail the string.',
     limit: (turns: string) =>
       `Never past ${turns} out, printed on the limb or in the manual. If they disagree, the smaller counts.`,
     key: 'Key started at 12 or 6 o’clock, so that the turns are counted right.',

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { loadSnapshot } from '@/server/snapshot';
+import { loadSnapshot } from '@/server/load-snapshot';
 
 type Params = { params: Promise<{ id: string }> };
 

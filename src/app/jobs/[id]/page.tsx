@@ -1,5 +1,5 @@
 import { redirect } from 'next/navigation';
-import { loadSnapshot } from '@/server/snapshot';
+import { loadSnapshot } from '@/server/load-snapshot';
 
 /** A job opens where it was left. */
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {

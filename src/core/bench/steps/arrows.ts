@@ -1,4 +1,4 @@
-import type { BuildContext } from '../context';
+import type { BuildContext } from '../build-context';
 import { fixed } from './shared';
 import type { StepTemplate } from './types';
 

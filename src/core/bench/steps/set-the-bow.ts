@@ -1,3 +1,4 @@
+import { ONE_CAM } from '../../bow';
 import { FASTEN } from './fasten';
 import { DRAW_SAFELY } from './shared';
 import type { StepTemplate } from './types';
@@ -20,7 +21,7 @@ export const SET_THE_BOW: readonly StepTemplate[] = [
     reads: ['moduleTop', 'moduleBottom'],
     needs: ['asItCame'],
     applies: ({ bow }) => (bow?.modules.length ?? 0) > 0,
-    watch: ['A module moved on one cam only throws the timing out and can derail the string.'],
+    watch: [ONE_CAM],
   },
   {
     id: 'limbBolts',

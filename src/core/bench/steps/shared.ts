@@ -1,5 +1,5 @@
 import { itemOf, type Kit, type Slot } from '../../kit';
-import type { BuildContext } from '../context';
+import type { BuildContext } from '../build-context';
 
 export const always = () => true;
 export const drive = (context: BuildContext) => itemOf(context.kit, 'rest')?.attrs.drive;

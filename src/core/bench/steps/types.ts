@@ -1,5 +1,5 @@
 import type { Slot } from '../../kit';
-import type { BuildContext } from '../context';
+import type { BuildContext } from '../build-context';
 import type { SchoolName, SetupKey, Stage } from '../../setup';
 import type { Fasten } from './fasten';
 import type { Station } from '../stations';

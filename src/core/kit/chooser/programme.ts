@@ -1,7 +1,7 @@
 import type { Candidate, CandidateSlot, ChooserInput, Programme, Row, Term } from './types';
 
 /** Variable of a candidate: by slot and place, so that ids need not be fit for a solver. */
-export const variable = (slot: number, item: number) => `x${slot}_${item}`;
+const variable = (slot: number, item: number) => `x${slot}_${item}`;
 const empty = (slot: number) => `e${slot}`;
 const MONEY_OVER = 'm';
 const MASS_OVER = 'w';

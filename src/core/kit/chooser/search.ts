@@ -6,9 +6,9 @@ const ROUNDS = 80;
 /** A hair of the value, against rounding. */
 const HAIR = 1e-7;
 
-export type Aim = 'worth' | 'price';
+type Aim = 'worth' | 'price';
 
-export interface SearchOptions {
+interface SearchOptions {
   /** What is made the most of: worth, or a low price. */
   readonly aim?: Aim;
   /** Worth the package must have at least. */
@@ -19,7 +19,7 @@ export interface SearchOptions {
   readonly mostNodes?: number;
 }
 
-export type Found =
+type Found =
   /** Best first; empty when nothing fits. */
   | { readonly status: 'proven'; readonly packages: readonly Package[]; readonly nodes: number }
   | { readonly status: 'gaveUp' };

@@ -2,7 +2,7 @@ import { checkKit, kitPriceCents, partOf } from '../check';
 import { chooseKit, type ChooserInput, type Package, type Solve } from '../chooser';
 import type { Kit, KitContext, Slot, Verdict } from '../types';
 import { candidates, isNothing, type Candidates } from './candidates';
-import { runnerUpOf } from './runner-up';
+import { runnerUpOf } from './runner-up-of';
 import type {
   KitPackage,
   PackageKind,

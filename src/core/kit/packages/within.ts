@@ -1,5 +1,5 @@
 import { chooseKit, type ChooserInput, type Package, type Solve } from '../chooser';
-import { kitMassG } from '../mass';
+import { kitMassG } from '../kit-mass';
 import type { KitContext } from '../types';
 import type { Candidates } from './candidates';
 

@@ -31,7 +31,7 @@ export interface WorthNote {
   readonly reasons: readonly string[];
 }
 
-export interface WorthGround {
+interface WorthGround {
   /** What everything costs that can be mounted in the place, the part among them. */
   readonly prices: readonly number[];
   /** How much the place counts. */

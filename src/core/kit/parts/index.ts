@@ -26,8 +26,8 @@ import { STRING_STOP } from './string-stop';
 import { VANE } from './vane';
 import { WEIGHTS } from './weights';
 
-export type { Attr, Attrs, Holds } from './attr';
-export type { ArcherFacts, Does, ShootingPurpose } from './part';
+export type { Attr, Holds } from './attr';
+export type { ArcherFacts, ShootingPurpose } from './part';
 
 /** Every place of the bow's package that one part fills, in the order a shop goes through them. */
 const PLACES = {

@@ -1,4 +1,4 @@
-import { kitMassG } from '../mass';
+import { kitMassG } from '../kit-mass';
 import { cannotTell, doesNotFit, fits, type KitRule } from '../types';
 
 export const totalMass: KitRule = {

@@ -1,5 +1,5 @@
 import { itemOf } from '../../kit';
-import { values } from '../entry';
+import { values } from '../value-entry';
 import { spot } from '../figure';
 
 /** The arrow: put together, weighed, shot. */

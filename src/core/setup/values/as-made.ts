@@ -1,4 +1,4 @@
-import type { TargetParts } from '../entry';
+import type { TargetParts } from '../value-entry';
 
 /** A figure of the maker’s, held against the bow as it came. */
 export const asMade = (si: number, band: number): TargetParts => ({

@@ -1,4 +1,4 @@
-import { values } from '../entry';
+import { values } from '../value-entry';
 import { spot } from '../figure';
 
 /** Bars, sling and quiver: what hangs on the finished bow. */

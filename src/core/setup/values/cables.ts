@@ -1,9 +1,10 @@
+import { HOW_MEASURED } from '../../fit';
 import { itemOf } from '../../kit';
 import { MM_PER_INCH, spoken, write } from '../../units';
-import type { TargetContext } from '../context';
+import type { TargetContext } from '../target-context';
 import { latest } from '../reading';
 import { cableTwistTarget } from '../twist-targets';
-import { values, type TargetParts } from '../entry';
+import { values, type TargetParts } from '../value-entry';
 import { dim, spot } from '../figure';
 
 const CORD_RULE = { shortDraw: 635, longDraw: 787, near: 44, far: 64 };
@@ -94,7 +95,7 @@ export const CABLES = values({
     over: { peakWeight: 6, drawLength: 3 },
     stage: 'bench',
     part: 'cables',
-    how: 'Bow scale at full draw, against the wall',
+    how: HOW_MEASURED.holding,
     tool: 'draw board, bow scale',
     changed: 'the holding weight changed',
     figure: spot('drawn', 206, 75),

@@ -1,8 +1,8 @@
 import { LEAN_IN_MM, type BowRecord } from '../../bow';
 import { write } from '../../units';
-import type { TargetContext } from '../context';
+import type { TargetContext } from '../target-context';
 import { leanTarget } from '../twist-targets';
-import { values, type TargetParts } from '../entry';
+import { values, type TargetParts } from '../value-entry';
 import { dim, spot } from '../figure';
 
 const modulesOf = (bow: BowRecord | null): readonly string[] =>

@@ -1,7 +1,7 @@
 import { PIVOT_TO_STANDARD_MM } from '../../bow';
 import { spoken } from '../../units';
 import { FELT_MM } from '../twist-targets';
-import { values } from '../entry';
+import { values } from '../value-entry';
 import { dim, spot } from '../figure';
 
 /** Values of the bow as a whole, at its grip: what it is, how long it is drawn, whether it is whole and tight. */

@@ -1,5 +1,6 @@
-import type { TargetContext } from '../context';
-import { values } from '../entry';
+import { HOW_MEASURED } from '../../fit';
+import type { TargetContext } from '../target-context';
+import { values } from '../value-entry';
 import { spot } from '../figure';
 
 /** A bow without a known limit is weighed, never set by turns. */
@@ -95,7 +96,7 @@ export const LIMBS = values({
     notice: 3.5,
     stage: 'bow',
     part: 'limbTop',
-    how: 'Bow scale, drawn slowly through the peak',
+    how: HOW_MEASURED.peak,
     tool: 'bow scale',
     changed: 'the peak weight changed',
     figure: spot('drawn', 206, 75),

@@ -1,6 +1,6 @@
 import { itemOf } from '../../kit';
 import { spoken } from '../../units';
-import { values } from '../entry';
+import { values } from '../value-entry';
 import { dim, spot } from '../figure';
 
 /** Where the arrow is nocked, and what is tied there. */

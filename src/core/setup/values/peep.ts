@@ -1,5 +1,6 @@
+import { HOW_MEASURED } from '../../fit';
 import { MM_PER_INCH, spoken } from '../../units';
-import { values } from '../entry';
+import { values } from '../value-entry';
 import { dim, spot } from '../figure';
 
 /** Peep above the nock to start with, until the archer says otherwise. */
@@ -19,7 +20,7 @@ export const PEEP = values({
     notice: 1.5,
     stage: 'bench',
     part: 'peep',
-    how: 'Nock to the middle of the peep, along the string at rest',
+    how: HOW_MEASURED.peepHeight,
     tool: 'tape, archer',
     changed: 'the peep was moved',
     figure: dim('rest', 162, 46, 162, 75),
@@ -47,7 +48,7 @@ export const PEEP = values({
     notice: 1,
     stage: 'bench',
     part: 'peep',
-    how: 'At full draw: middle of the shaft to the middle of the peep, upright',
+    how: HOW_MEASURED.peepTrueHeight,
     tool: 'draw board, rule',
     changed: 'the peep’s true height changed',
     figure: dim('drawn', 186, 60, 186, 75),

@@ -1,10 +1,10 @@
 import { MM_PER_INCH, spoken } from '../../units';
-import type { TargetContext } from '../context';
-import { values, type TargetParts } from '../entry';
+import type { TargetContext } from '../target-context';
+import { values, type TargetParts } from '../value-entry';
 import { dim, spot } from '../figure';
 
 /** Centre shot where the bow's own figure is not known (13/16 in). */
-export const USUAL_CENTRE_SHOT_MM = (13 / 16) * MM_PER_INCH;
+const USUAL_CENTRE_SHOT_MM = (13 / 16) * MM_PER_INCH;
 /** Found another way, the centre shot may stand this far from the figure before it is doubted. */
 const OTHER_SCHOOL_MM = 3.5;
 

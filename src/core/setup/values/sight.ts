@@ -1,4 +1,4 @@
-import { values } from '../entry';
+import { values } from '../value-entry';
 import { dim, spot } from '../figure';
 
 /** The sight on the bow, its axes, its distances. */

@@ -1,5 +1,6 @@
+import { HOW_MEASURED } from '../../fit';
 import { stringTwistTarget } from '../twist-targets';
-import { values } from '../entry';
+import { values } from '../value-entry';
 import { asMade } from './as-made';
 import { dim, spot } from '../figure';
 
@@ -92,7 +93,7 @@ export const STRING = values({
     notice: 3,
     stage: 'bench',
     part: 'string',
-    how: 'Throat of the grip to the string, bow at rest',
+    how: HOW_MEASURED.brace,
     tool: 'bow square',
     changed: 'the brace height changed',
     figure: dim('rest', 92, 92, 150, 92),

@@ -11,7 +11,7 @@ import { useAsk } from '../../frame/useAsk';
 import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
-import { rememberPlace } from '../../keep/remember';
+import { rememberPlace } from '../../keep/remember-place';
 import { useStage } from '../../job/useStage';
 import { bench as w } from '../../words';
 import { nextStep } from './next-step';

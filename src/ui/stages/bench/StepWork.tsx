@@ -83,7 +83,7 @@ export function StepWork({
   );
 }
 
-export function ValueTag({ value }: { value: ValueState }) {
+function ValueTag({ value }: { value: ValueState }) {
   const { snapshot } = useJob();
   const { reading, standing, stale } = value;
   if (!reading) return <span className="soft">—</span>;

@@ -10,7 +10,7 @@ import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
 import { bow as w } from '../../words';
 
-export type BowPart = 'choose' | 'drawOff' | 'module' | 'bolts' | 'twists' | 'force';
+type BowPart = 'choose' | 'drawOff' | 'module' | 'bolts' | 'twists' | 'force';
 
 export function BowParts({ current }: { current: BowPart }) {
   const { snapshot, derived } = useJob();

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import { drawLengthSteps, moduleLabel, type BowRecord } from '@/core/bow';
+import { ONE_CAM, drawLengthSteps, moduleLabel, type BowRecord } from '@/core/bow';
 import { latest, type SetupKey } from '@/core/setup';
 import { figureText, write, writeParts } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
@@ -82,7 +82,7 @@ export function SetModule({ bow }: { bow: BowRecord }) {
               ),
         ].filter(Boolean)}
         watch={[
-          ...(bow.moduleCams.length > 1 ? [{ id: 'oneCam', text: w.watch.oneCam }] : []),
+          ...(bow.moduleCams.length > 1 ? [{ id: 'oneCam', text: ONE_CAM }] : []),
           { id: 'manual', text: w.watch.manual },
         ]}
       />

@@ -8,7 +8,7 @@ import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
 import { fit as w } from '../../words';
 
-export type FitPart = 'length' | 'posture' | 'weight' | 'eye' | 'release' | 'old';
+type FitPart = 'length' | 'posture' | 'weight' | 'eye' | 'release' | 'old';
 
 /** Every result in sight; the one worked on is large, the others a tap away. */
 export function FitHead({ part, aside }: { part: FitPart; aside?: ReactNode }) {

@@ -119,7 +119,7 @@ function BowInHand({ onTaken }: { onTaken: () => void }) {
 }
 
 /** Number and eye side by side. */
-export function Evidence({ evidence }: { evidence: PostureEvidence }) {
+function Evidence({ evidence }: { evidence: PostureEvidence }) {
   const { right, tooLong, tooShort, asks, contradiction } = evidence;
   if (right + tooLong + tooShort === 0) return <p className="verdict">{w.lookNow}</p>;
   return contradiction ? (

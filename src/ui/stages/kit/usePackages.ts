@@ -4,7 +4,7 @@ import type { PackagePoint, PackagesAnswer } from '@/core/kit';
 import { useJob } from '../../job/JobProvider';
 import { post } from '../../keep/post';
 
-export interface AskedPackages {
+interface AskedPackages {
   /** The newest there is; an older one stays in sight while it is asked anew. */
   readonly answer: PackagesAnswer | null;
   readonly points: readonly PackagePoint[];

@@ -22,7 +22,7 @@ const PRACTICE_ARROWS = 3;
 const OTHER_DISTANCE_M = 0.5;
 
 /** The least span that shows every hit beside those shown already. */
-export const spanFor = (hits: readonly Hit[], span: number): number => {
+const spanFor = (hits: readonly Hit[], span: number): number => {
   const far = Math.max(0, ...hits.flatMap((hit) => [Math.abs(hit.rightMm), Math.abs(hit.upMm)]));
   const wide = SPANS_MM.findIndex((half) => half > far);
   return Math.max(span, wide < 0 ? SPANS_MM.length - 1 : wide);

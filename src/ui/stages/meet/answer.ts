@@ -3,7 +3,7 @@ import { useJob } from '../../job/JobProvider';
 import type { Trouble } from '../../keep/post';
 
 /** Saves what was answered, of the archer or of the job. */
-export interface Answer {
+interface Answer {
   readonly archer: (answers: Partial<Archer>) => Promise<Trouble | null>;
   readonly job: (answers: Partial<Job>) => Promise<Trouble | null>;
 }

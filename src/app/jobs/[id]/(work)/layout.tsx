@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { loadSnapshot } from '@/server/snapshot';
+import { loadSnapshot } from '@/server/load-snapshot';
 import { JobFrame } from '@/ui/job/JobFrame';
 import { JobProvider } from '@/ui/job/JobProvider';
 

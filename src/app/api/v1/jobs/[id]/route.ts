@@ -1,6 +1,6 @@
 import { answer, otherMethods } from '@/server/http';
 import { notFound } from '@/server/problem';
-import { loadSnapshot } from '@/server/snapshot';
+import { loadSnapshot } from '@/server/load-snapshot';
 
 export const GET = (_: Request, { params }: { params: Promise<{ id: string }> }) =>
   answer(async () => {

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import { findQuote } from '@/server/quotes';
-import { loadSnapshot } from '@/server/snapshot';
+import { loadSnapshot } from '@/server/load-snapshot';
 import { QuotePage } from '@/ui/quote/QuotePage';
 
 /** A quote as it was given; prints as it stands. */

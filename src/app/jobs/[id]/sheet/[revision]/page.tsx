@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { loadSnapshot } from '@/server/snapshot';
+import { loadSnapshot } from '@/server/load-snapshot';
 import { findSheet } from '@/server/sheets';
 import { SheetPage } from '@/ui/sheet/SheetPage';
 

@@ -1,4 +1,4 @@
-import { rememberPlace } from '@/server/place';
+import { rememberPlace } from '@/server/remember-place';
 import { answer, otherMethods, readJson } from '@/server/http';
 
 /** Remembers where the job was left; no change of the job, so it carries no version. */

@@ -1,5 +1,5 @@
 import { answer, otherMethods, readJson } from '@/server/http';
-import { noteStepTime } from '@/server/step-time';
+import { noteStepTime } from '@/server/note-step-time';
 
 /** How long a step took, by the bench's clock. */
 export const POST = async (request: Request, { params }: { params: Promise<{ id: string }> }) => {

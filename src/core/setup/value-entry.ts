@@ -1,6 +1,6 @@
 import type { BowRecord } from '../bow';
 import type { QuantityName, UnitName } from '../units';
-import type { TargetContext } from './context';
+import type { TargetContext } from './target-context';
 import type { HowFigure } from './figure';
 import type { ReadingOf } from './reading';
 import type { Stage } from './stages';
