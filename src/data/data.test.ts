@@ -33,24 +33,18 @@ import { migrate } from './migrate';
 import {
   acknowledge,
   acknowledgedOf,
-  addEvent,
   addException,
   appendReading,
-  eventsOf,
-  eventsSince,
   exceptionsOf,
-  insertSheet,
   lastSeq,
-  markUndone,
   readingMapping,
   readingsOf,
-  sheetDocument,
-  sheetsOf,
   unacknowledge,
-  undoable,
   withdrawException,
   type NewReading,
 } from './records';
+import { addEvent, eventsOf, eventsSince, markUndone, undoable } from './events';
+import { insertSheet, sheetDocument, sheetsOf } from './sheets';
 import { NEW_SHOP, saveShopSettings, shopSettings } from './settings';
 import {
   allBows,

@@ -3,15 +3,9 @@ import { withAge, type EarlierJob, type Job, type JobSnapshot } from '@/core/job
 import { db, type Db } from '@/data/db';
 import { curvesOf } from '@/data/curves';
 import { archerById, heldBow, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
-import {
-  acknowledgedOf,
-  eventsOf,
-  exceptionsOf,
-  readingsOf,
-  redoable,
-  sheetsOf,
-  stepTimes,
-} from '@/data/records';
+import { acknowledgedOf, exceptionsOf, readingsOf, stepTimes } from '@/data/records';
+import { eventsOf, redoable } from '@/data/events';
+import { sheetsOf } from '@/data/sheets';
 import { quotesOf } from '@/data/quotes';
 import { shopSettings } from '@/data/settings';
 import { bowById } from '@/data/stock';

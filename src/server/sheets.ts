@@ -1,6 +1,6 @@
 import type { SheetDocument } from '@/core/sheet';
 import { db, type Db } from '@/data/db';
-import { sheetDocument } from '@/data/records';
+import { sheetDocument } from '@/data/sheets';
 import { notFound } from './problem';
 
 /** A build sheet as it was made; null for an unknown job or revision. */

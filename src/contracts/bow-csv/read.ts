@@ -1,6 +1,7 @@
 import type { BowRecord } from '@/core/bow';
 import { readTable, type Fault, type RowFault, type TableFormat } from '../csv';
-import { BOW_COLUMNS, type BowField } from './columns';
+import type { BowField } from './column';
+import { BOW_COLUMNS } from './columns';
 
 export type { RowFault } from '../csv';
 

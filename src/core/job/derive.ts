@@ -1,43 +1,26 @@
-import {
-  curveFacts,
-  drawLengthSteps,
-  launchSpeed,
-  strokeMm,
-  wantedWall,
-  type BowRecord,
-  type LaunchSpeedInput,
-} from '../bow';
-import { checkKit, itemOf, type Finding, type Kit, type KitContext } from '../kit';
+import { curveFacts, drawLengthSteps, wantedWall, type BowRecord } from '../bow';
+import { checkKit, type Finding, type Kit, type KitContext } from '../kit';
 import {
   bowCover,
   chooseModule,
   drawLength,
   drawWeight,
   isChild,
-  limbBolts,
   postureEvidence,
   type BowCover,
   type DrawLengthResult,
   type DrawWeightResult,
-  type LimbBoltResult,
   type PostureEvidence,
 } from '../fit';
-import type { Outcome } from '../outcome';
-import {
-  CONFIRMED,
-  historyOf,
-  latest,
-  schoolsOf,
-  sinceLastChange,
-  type History,
-  type SetupKey,
-} from '../setup';
+import { historyOf, latest, schoolsOf, type History } from '../setup';
 import { workPlan, type WorkPlan } from '../route';
 import type { BuildContext } from '../bench';
-import { gram, metre, mm, newton, turns, write, type Newton, type Turns } from '../units';
+import { gram, metre, mm, newton, write, type Newton } from '../units';
 import { firstTrialN } from './conversation';
 import { lengthReadings, oldBowFigures, postureLooks, weightTrials } from './fit-readings';
 import type { JobSnapshot } from './types';
+import { near } from '../numerics';
+import { predictedSpeed } from './speed-input';
 
 /** Everything computed for a job, from its snapshot alone. */
 export interface JobDerived {
@@ -52,9 +35,6 @@ export interface JobDerived {
   readonly findings: readonly Finding[];
   readonly plan: WorkPlan;
 }
-
-/** One σ of a speed predicted from a rating alone, as a part of it. Shop rule. */
-export const RATING_SPEED_SIGMA = 0.025;
 
 export function derive(snapshot: JobSnapshot): JobDerived {
   const { bow, job, shop } = snapshot;
@@ -127,8 +107,6 @@ function weights(goalN: Newton | null, weighedN: Newton | null) {
   const there = goalN === null || weighedN === null || near(goalN, weighedN, SAME_WEIGHT * goalN);
   return { peakN: goalN ?? weighedN, weighedN: there ? null : weighedN };
 }
-
-const near = (a: number, b: number, within: number) => Math.abs(a - b) <= within;
 
 /** Their first bow, or under sixteen. */
 const isLearner = ({ experience, ageBand }: JobSnapshot['archer']) =>
@@ -207,98 +185,6 @@ function latestCurve({ curves }: JobSnapshot) {
   const last = curves.at(-1);
   const facts = last && curveFacts(last.points);
   return facts?.ok ? facts : null;
-}
-
-/** A curve logged further from a setting than this does not speak for it: part of peak, mm of stroke. */
-const CURVE_PEAK_PART = 0.03;
-const CURVE_STROKE_MM = 8;
-
-/** Energy of the logged curve, where it was logged at the setting asked for. */
-function loggedEnergy(context: BuildContext, peakN: number, lengthMm: number): number | null {
-  const { bow, curve } = context;
-  if (!bow || !curve) return null;
-  const stroke = strokeMm(mm(lengthMm), bow.braceHeightMm);
-  const near =
-    Math.abs(curve.peakN - peakN) <= CURVE_PEAK_PART * peakN &&
-    Math.abs(curve.strokeMm - stroke) <= CURVE_STROKE_MM;
-  return near ? curve.storedEnergyJ : null;
-}
-
-/** What the speed model takes of this job: measured where it is, else wanted; null when something is missing. */
-export function speedInput(context: BuildContext): LaunchSpeedInput | null {
-  const { bow, history, kit } = context;
-  const peak = latest(history, 'peakWeight')?.si ?? context.peakTargetN;
-  const length = latest(history, 'drawLength')?.si ?? context.moduleStepMm;
-  const arrow = latest(history, 'arrowMass')?.si ?? itemOf(kit, 'arrows')?.massG ?? null;
-  if (!bow || peak === null || length === null || arrow === null) return null;
-  const storedEnergyJ = loggedEnergy(context, peak, length);
-  return {
-    ...(storedEnergyJ === null ? {} : { storedEnergyJ }),
-    bow,
-    setting: { drawLengthMm: mm(length), peakN: newton(peak) },
-    arrowG: gram(arrow),
-    // A loop and a peep of usual mass; each a fraction of a metre per second.
-    stringItems: [
-      { massG: gram(0.4), fromNockMm: mm(0) },
-      { massG: gram(itemOf(kit, 'peep')?.massG ?? 0.8), fromNockMm: mm(150) },
-    ],
-  };
-}
-
-function predictedSpeed(context: BuildContext) {
-  const input = speedInput(context);
-  const answer = input && launchSpeed(input);
-  return answer?.ok
-    ? { speedMps: answer.speedMps, sigmaMps: answer.speedMps * RATING_SPEED_SIGMA }
-    : null;
-}
-
-/** Limb bolts from this bow's weighings; null where it cannot be computed, with the reason. */
-export function limbBoltAdvice(
-  snapshot: JobSnapshot,
-  derived: JobDerived,
-): Outcome<LimbBoltResult> | null {
-  const { bow } = snapshot;
-  const target = derived.context.peakTargetN;
-  if (!bow || bow.maxTurns === null || target === null) return null;
-  return limbBolts({
-    maxPeakN: bow.maxPeakN,
-    minPeakN: bow.minPeakN,
-    maxTurns: bow.maxTurns,
-    targetN: target,
-    readings: weighings(derived.history),
-  });
-}
-
-/** What another setting of these changes about the weight, besides the bolts. */
-const OTHER_THAN_BOLTS: readonly SetupKey[] = [
-  'moduleTop',
-  'moduleBottom',
-  'newString',
-  'stringTwists',
-  'cableTwists',
-];
-
-/** Weighings of the bow as it stands but for its bolts; earlier ones do not speak for it. */
-export const countedWeighings = (history: History) =>
-  sinceLastChange(history, 'peakWeight', OTHER_THAN_BOLTS).filter(
-    // Said to be still so is no weighing.
-    ({ si, si2, method }) => si !== null && si2 !== null && method !== CONFIRMED,
-  );
-
-export const weighings = (history: History) =>
-  countedWeighings(history).flatMap((reading) =>
-    reading.si === null || reading.si2 === null
-      ? []
-      : [{ turns: turns(reading.si2), peakN: newton(reading.si) }],
-  );
-
-/** Turns both bolts stand at, by the last readings; null when not known or not alike. */
-export function standingTurns(history: History): Turns | null {
-  const upper = latest(history, 'limbTurnsUpper')?.si ?? null;
-  const lower = latest(history, 'limbTurnsLower')?.si ?? null;
-  const alike = upper !== null && lower !== null && Math.abs(upper - lower) < 0.01;
-  return alike ? turns(upper) : null;
 }
 
 /** Whether a bow covers this job's fit; what is not measured yet is left out of the judgement. */

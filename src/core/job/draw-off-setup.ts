@@ -19,7 +19,8 @@ import {
   type Newton,
   type Turns,
 } from '../units';
-import { weighings, type JobDerived } from './derive';
+import { weighings } from './limb-bolt-advice';
+import { type JobDerived } from './derive';
 
 /** How one bow of a draw-off is set, so that all are drawn alike. */
 interface DrawOffSetup {

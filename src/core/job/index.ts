@@ -1,5 +1,7 @@
 export * from './types';
 export * from './derive';
+export * from './limb-bolt-advice';
+export * from './speed-input';
 export * from './cautions';
 export * from './stages';
 export * from './marks';

@@ -12,7 +12,8 @@ import {
 import type { Outcome } from '../outcome';
 import { latest, type Reading } from '../setup';
 import { gram, mps, newton, type Gram, type Mps } from '../units';
-import { speedInput, type JobDerived } from './derive';
+import { speedInput } from './speed-input';
+import { type JobDerived } from './derive';
 
 interface JobSpeed {
   /** What the chronograph said of the job’s own arrow; null before. */

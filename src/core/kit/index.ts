@@ -6,5 +6,6 @@ export * from './kit-mass';
 export * from './reach';
 export * from './safe-length';
 export * from './built-arrows';
+export * from './arrow-offers';
 export * from './holding';
 export { tensionFor } from './rules/launcher-tension';

@@ -4,3 +4,4 @@ export * from './quadrature';
 export * from './statistics';
 export * from './paired';
 export * from './random';
+export * from './near';

@@ -3,7 +3,7 @@ import { NewJobRequest } from '@/contracts/commands';
 import { NO_ARROWS, NO_WISHES, type Archer, type Job, type JobSnapshot } from '@/core/job';
 import { db, type Db } from '@/data/db';
 import { archerById, insertArcher, insertJob, nextJobNumber } from '@/data/jobs';
-import { addEvent } from '@/data/records';
+import { addEvent } from '@/data/events';
 import { randomUUID } from 'node:crypto';
 import { shopSettings } from '@/data/settings';
 import { nowIso, shopDay } from '../clock';

@@ -2,7 +2,7 @@ import { aBow, anItem } from '@/core/testing/fixtures';
 import type { Command } from '@/contracts/commands';
 import { derive, lengthReadings, type JobSnapshot } from '@/core/job';
 import { openDb, type Db } from '@/data/db';
-import { insertSheet } from '@/data/records';
+import { insertSheet } from '@/data/sheets';
 import { insertBow, insertItem } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { historyPage, historyPreview } from '../history';

@@ -6,7 +6,7 @@ import { bowLine, type SheetDocument } from '@/core/sheet';
 import { mm } from '@/core/units';
 import { pieceBySerial, savePiece } from '@/data/bow-pieces';
 import { openDb, type Db } from '@/data/db';
-import { sheetDocument } from '@/data/records';
+import { sheetDocument } from '@/data/sheets';
 import { saveShopSettings, shopSettings } from '@/data/settings';
 import { bowById, insertBow, insertItem, partById } from '@/data/stock';
 import { bringBack, forgetSingleBow, saveSingleBow, singleBows } from '../bow-pieces';

@@ -7,7 +7,8 @@ import { sheetDocument } from '@/core/sheet';
 import { spokenDay, writeMoney } from '@/core/units';
 import { updateJob, jobById } from '@/data/jobs';
 import { insertQuote, quoteById } from '@/data/quotes';
-import { acknowledge, addException, insertSheet, lastSeq, unacknowledge } from '@/data/records';
+import { acknowledge, addException, lastSeq, unacknowledge } from '@/data/records';
+import { insertSheet } from '@/data/sheets';
 import { comeBack, leaveTheShop } from './leave';
 import { ofStage, cannot, needReason, type Handlers } from './types';
 

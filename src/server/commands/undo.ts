@@ -1,18 +1,16 @@
 import type { Archer, Job, JobSnapshot } from '@/core/job';
 import { dropCurve } from '@/data/curves';
 import { archerById, heldBow, jobById, updateArcher, updateJob } from '@/data/jobs';
+import { acknowledge, unacknowledge, withdrawException } from '@/data/records';
 import {
-  acknowledge,
   eventById,
   laterEntries,
   markRedone,
   markUndone,
   redoable,
-  unacknowledge,
   undoable,
-  withdrawException,
   type Reversible,
-} from '@/data/records';
+} from '@/data/events';
 import { appendRows, retractionOf } from '../take-readings';
 import { putBowAgain } from './bow';
 import { putAgain, storedPart } from './hold';

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import { type CalendarView, type Shop, dayOfMinute } from '@/core/job';
+import { type CalendarView, type Shop } from '@/core/job';
 import { stationName } from '@/core/bench';
 import { USUAL_SHIFT, type PlacedVisit } from '@/core/calendar';
 import { addDays } from '@/core/units';
@@ -13,8 +13,9 @@ import { calendarWords as w, today } from '../words';
 import { clockWords, whenWords } from './clock';
 import { DayChart } from './DayChart';
 import { MovePanel } from './MovePanel';
-import { PlanState, remedyWords } from './PlanState';
+import { PlanState } from './PlanState';
 import { useCalendar, type Calendar } from './useCalendar';
+import { LateList } from './LateList';
 
 const DAY = 1440;
 /** Days to choose from. */
@@ -221,69 +222,6 @@ function PutByHand({
           </li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-/** Who is late by the plan, by how much, and the cheapest ways out. */
-function LateList({ calendar: { plan, remedies, view, part } }: { calendar: Calendar }) {
-  const { late, unplaced } = plan;
-  if (late.length === 0 && unplaced.length === 0) return null;
-  const jobs = new Map(view.input.jobs.map((job) => [job.id, job]));
-  return (
-    <section>
-      {late.length > 0 && (
-        <>
-          <h2 className="block-title">{w.lateTitle}</h2>
-          <ul className="rows late-rows">
-            {late.map(({ jobId, name, endsAt }) => {
-              const ways = remedies.find((other) => other.jobId === jobId)?.remedies ?? [];
-              const due = jobs.get(jobId)!.due!;
-              return (
-                <li key={jobId}>
-                  <span>
-                    <Link href={`/jobs/${jobId}`} prefetch={false}>
-                      {name}
-                    </Link>{' '}
-                    <span className="soft">
-                      {w.lateBy(whenWords(view.firstDay, endsAt))},{' '}
-                      {w.promised(dayText(dayOfMinute(view.firstDay, due - 1), view.firstDay))}
-                    </span>
-                  </span>
-                  <span>
-                    {ways.length === 0 ? (
-                      <span className="soft">{part !== null ? w.noRemedy : ''}</span>
-                    ) : (
-                      <>
-                        <span className="soft">{w.cheapest}</span>{' '}
-                        {ways
-                          .slice(0, 3)
-                          .map((way) => remedyWords(way, view.firstDay))
-                          .join(`; ${w.or} `)}
-                      </>
-                    )}
-                  </span>
-                </li>
-              );
-            })}
-          </ul>
-        </>
-      )}
-      {unplaced.length > 0 && (
-        <>
-          <h2 className="block-title">{w.cannot}</h2>
-          <ul className="rows late-rows">
-            {unplaced.map(({ jobId, visitId, why }) => (
-              <li key={`${jobId} ${visitId}`}>
-                <Link href={`/jobs/${jobId}`} prefetch={false}>
-                  {jobs.get(jobId)?.name}
-                </Link>
-                <span className="soft">{w.why[why]}</span>
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
     </section>
   );
 }

@@ -19,7 +19,8 @@ import { PageHead } from '../frame/PageHead';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';
 import { recordForm, stepWords as w } from '../words';
-import { OwnStepPanel, ShippedStepPanel } from './StepPanels';
+import { OwnStepPanel } from './OwnStepPanel';
+import { ShippedStepPanel } from './StepPanels';
 
 /** The steps as this shop does them; checked as a whole before anything is saved. */
 export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {

@@ -1,8 +1,9 @@
 import type { ChooserInput, Package } from './types';
+import { dot, relax } from './relax';
+import { type Choice, type Limit } from './limits';
 
 /** More nodes than this, under a second's work, and the model is left to the general solver. */
 const MOST_NODES = 50_000;
-const ROUNDS = 80;
 /** A hair of the value, against rounding. */
 const HAIR = 1e-7;
 
@@ -23,25 +24,6 @@ type Found =
   /** Best first; empty when nothing fits. */
   | { readonly status: 'proven'; readonly packages: readonly Package[]; readonly nodes: number }
   | { readonly status: 'gaveUp' };
-
-interface Choice {
-  /** Null for a place left empty. */
-  readonly id: string | null;
-  readonly at: number;
-  readonly value: number;
-  /** Money, mass and missing worth: whatever has a limit. */
-  readonly uses: readonly number[];
-  readonly price: number;
-  readonly mass: number;
-  readonly worth: number;
-  /** Value less what its uses cost at the prices the relaxation found. */
-  reduced: number;
-}
-
-interface Limit {
-  readonly most: number;
-  readonly of: (item: { priceCents: number; massG: number; worth: number }) => number;
-}
 
 /**
  * The best packages by branch and bound: one choice a place, pairs that quarrel, limits on money and
@@ -87,54 +69,6 @@ function placesOf(input: ChooserInput, limits: readonly Limit[], options: Search
       reduced: 0,
     }));
   });
-}
-
-const dot = (a: readonly number[], b: readonly number[]) =>
-  a.reduce((sum, value, i) => sum + value * b[i]!, 0);
-
-/** Prices of the limits that make the relaxation's bound low, by subgradient steps. */
-function relax(places: readonly (readonly Choice[])[], limits: readonly Limit[]): number[] {
-  let now = limits.map(() => 0);
-  let best = now;
-  let least = Infinity;
-  const scale = limits.map((_, k) => {
-    const uses = places.map((place) =>
-      Math.max(...place.map((choice) => Math.abs(choice.uses[k]!))),
-    );
-    return Math.max(1e-9, ...uses);
-  });
-  const spread = Math.max(
-    1e-9,
-    places.reduce((sum, place) => {
-      const values = place.map(({ value }) => value);
-      return sum + Math.max(...values) - Math.min(...values);
-    }, 0),
-  );
-  let step = 1;
-  for (let round = 0; round < ROUNDS && limits.length > 0; round++) {
-    const used = limits.map(() => 0);
-    let bound = limits.reduce((sum, { most }, k) => sum + now[k]! * most, 0);
-    for (const place of places) {
-      let top = -Infinity;
-      let taken: Choice = place[0]!;
-      for (const choice of place) {
-        const reduced = choice.value - dot(now, choice.uses);
-        if (reduced > top) [top, taken] = [reduced, choice];
-      }
-      bound += top;
-      taken.uses.forEach((use, k) => (used[k]! += use));
-    }
-    if (bound < least - 1e-12) [least, best] = [bound, now];
-    else step *= 0.85;
-    // In units of each limit's own scale, so that grams and cents move alike.
-    const over = limits.map(({ most }, k) => (used[k]! - most) / scale[k]!);
-    const norm = Math.hypot(...over);
-    if (norm < 1e-12) break;
-    now = now.map((price, k) =>
-      Math.max(0, price + (step * spread * over[k]!) / (norm * norm + 1) / scale[k]!),
-    );
-  }
-  return best;
 }
 
 class Search {
