@@ -158,6 +158,7 @@ async function lives(folder, { path, at, end, by }) {
 
 const tally = new Map();
 const survivors = [];
+let done = 0;
 const queue = [...sample];
 async function work(number) {
   const folder = copyTree(number);
@@ -167,6 +168,8 @@ async function work(number) {
     entry.planted++;
     if (!alive) entry.dead++;
     tally.set(areaOf(fault.path), entry);
+    done++;
+    if (done % 20 === 0) say(`${done} of ${sample.length} tried`);
     if (alive) {
       const line = readFileSync(fault.path, 'utf8').slice(0, fault.at).split('\n').length;
       survivors.push(`${relative(ROOT, fault.path)}:${line}  ${fault.was} → ${fault.by}`);
