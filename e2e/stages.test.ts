@@ -295,9 +295,9 @@ describe('Lane', () => {
     const { version } = (await shop.snapshot(jobId)).job;
     const hands = keyboard(page);
     await hands.fill('Nock right (+) or left (−)', '400');
-    await reads(page, 'Too large for the paper tear');
+    await reads(page, 'Too large for the paper tear to the side');
     await click(page, 'form .enter');
-    await reads(page, 'Too large for the paper tear');
+    await reads(page, 'Too large for the paper tear to the side');
     expect((await shop.snapshot(jobId)).job.version).toBe(version);
   });
 

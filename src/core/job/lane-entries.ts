@@ -16,6 +16,11 @@ const sideways = (most: number, what: string): Entry => ({
   bareUnit: 'mm',
   what,
 });
+/** One side of a value that has two: named and limited as the value. */
+const ofValue = (key: 'paperTear' | 'bareShaft', side: string): Entry => {
+  const { name, max } = setupValue(key);
+  return sideways(max!, `${name.toLowerCase()} ${side}`);
+};
 const FURTHEST_M = 150;
 
 /** Every number that is typed on the lane besides the values themselves: field and server read it alike. */
@@ -39,14 +44,14 @@ const ENTRIES = {
   },
   pinPlace: { quantity: 'length', min: 0, max: 120, bareUnit: 'mm', what: 'place of a pin' },
   otherArrow: { quantity: 'mass', min: 10, max: 60, what: 'arrow’s mass' },
-  tearRight: sideways(setupValue('paperTear').max!, 'nock right (+) or left (−)'),
-  tearUp: sideways(setupValue('paperTear').max!, 'nock high (+) or low (−)'),
-  bareRight: sideways(setupValue('bareShaft').max!, 'bare shafts right (+) or left (−)'),
-  bareUp: sideways(setupValue('bareShaft').max!, 'bare shafts high (+) or low (−)'),
+  tearRight: ofValue('paperTear', 'to the side'),
+  tearUp: ofValue('paperTear', 'up or down'),
+  bareRight: ofValue('bareShaft', 'to the side'),
+  bareUp: ofValue('bareShaft', 'up or down'),
   besideLine: sideways(3000, 'distance beside the line'),
-  hitRight: sideways(3000, 'hit right (+) or left (−)'),
-  hitUp: sideways(3000, 'hit high (+) or low (−)'),
-  groupRight: sideways(2000, 'middle of the group right (+) or left (−)'),
+  hitRight: sideways(3000, 'hit to the side'),
+  hitUp: sideways(3000, 'hit up or down'),
+  groupRight: sideways(2000, 'middle of the group to the side'),
   slope: { quantity: 'angle', min: -60, max: 60, what: 'slope' },
 } as const satisfies Readonly<Record<string, Entry>>;
 
