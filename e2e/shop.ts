@@ -13,9 +13,7 @@ export class TestShop {
   readonly complaints: string[] = [];
   private readonly contexts: BrowserContext[] = [];
   /** What a test opened itself is closed after it: a page left open goes on working. */
-  private ofTest: { close(): Promise<void> }[] | null = null;
-  /** Of the first page of each test: scripts are read and compiled once for all of them. */
-  private shared: BrowserContext | null = null;
+  private ofTest: BrowserContext[] | null = null;
   private constructor(
     readonly url: string,
     private readonly port: number,
@@ -48,7 +46,9 @@ export class TestShop {
     hasTouch = false,
     { keepsPages = false } = {},
   ): Promise<Page> {
-    const page = await this.openPage();
+    const context = await this.browser.createBrowserContext();
+    (this.ofTest ?? this.contexts).push(context);
+    const page = await context.newPage();
     await page.setViewport({ width, height, hasTouch });
     if (!keepsPages)
       await page.evaluateOnNewDocument(() => {
@@ -58,25 +58,6 @@ export class TestShop {
     page.on('console', (message) => {
       if (message.type() === 'error') this.complaints.push(message.text());
     });
-    return page;
-  }
-
-  /** The first of a test begins without memory, in the context they share; others are other people’s. */
-  private async openPage(): Promise<Page> {
-    if (this.ofTest?.length !== 0) {
-      const context = await this.browser.createBrowserContext();
-      (this.ofTest ?? this.contexts).push(context);
-      return context.newPage();
-    }
-    if (!this.shared) this.contexts.push((this.shared = await this.browser.createBrowserContext()));
-    const page = await this.shared.newPage();
-    this.ofTest.push(page);
-    const session = await page.createCDPSession();
-    await session.send('Storage.clearDataForOrigin', {
-      origin: this.url,
-      storageTypes: 'cookies,local_storage,indexeddb,cache_storage,service_workers',
-    });
-    await session.detach();
     return page;
   }
 
