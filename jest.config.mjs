@@ -13,6 +13,7 @@ const shared = {
   transform: { '^.+\\.(t|j)sx?$': swc },
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
+    '\\.module\\.css$': '<rootDir>/scripts/class-names.cjs',
     '\\.css$': '<rootDir>/scripts/empty.cjs',
     '^server-only$': '<rootDir>/scripts/empty.cjs',
   },

@@ -42,7 +42,7 @@ describe('a measuring field', () => {
     await clear(page, '[data-measure]');
     await page.keyboard.type(typed);
     await page.keyboard.press('Enter');
-    await reads(page, says, '.measure .field-error');
+    await reads(page, says, '[data-part="measure"] .MuiFormHelperText-root');
     expect(await page.$eval('[data-measure]', (node) => (node as HTMLInputElement).value)).toBe(
       typed,
     );
@@ -76,7 +76,7 @@ describe('a measuring field', () => {
     await find(page, '[data-measure]');
     await page.type('[data-measure]', '40');
     await page.keyboard.press('Enter');
-    await reads(page, 'Say how it went', '.measure .field-error');
+    await reads(page, 'Say how it went', '[data-part="measure"] .MuiFormHelperText-root');
     const { fitReadings } = await shop.snapshot(jobId);
     expect(fitReadings.filter(({ key }) => key === 'weightTrial')).toEqual([]);
   });
@@ -141,12 +141,16 @@ describe('limb bolts', () => {
     const jobId = await shop.jobOf('Ilse');
     const { version } = (await shop.snapshot(jobId)).job;
     await visit(page, `${shop.url}/jobs/${jobId}/bow?part=bolts`);
-    await clear(page, '.stepper input');
-    await page.type('.stepper input', '9');
+    await clear(page, '[data-part="stepper"] input');
+    await page.type('[data-part="stepper"] input', '9');
     await reads(page, 'Too large for the upper limb bolt: possible is 0 turns to 8 turns');
     await page.type('[data-measure]', '40');
     await page.keyboard.press('Enter');
-    await reads(page, 'possible is 0 turns to 8 turns', '.measure .field-error');
+    await reads(
+      page,
+      'possible is 0 turns to 8 turns',
+      '[data-part="measure"] .MuiFormHelperText-root',
+    );
     expect((await shop.snapshot(jobId)).job.version).toBe(version);
   });
 
@@ -165,7 +169,7 @@ describe('limb bolts', () => {
     const page = await shop.page();
     await visit(page, `${shop.url}/jobs/${job.id}/bow?part=bolts`);
     await reads(page, 'No turn limit is known for this bow');
-    expect(await page.$('.stepper')).toBeNull();
+    expect(await page.$('[data-part="stepper"]')).toBeNull();
   });
 });
 
@@ -187,10 +191,10 @@ describe('two tablets', () => {
     await right.type('[data-measure]', '28 1/8');
     await right.keyboard.press('Enter');
     await reads(right, 'This job was changed on another screen');
-    await reads(right, 'Wall to mouth: 28 in', '.conflict');
+    await reads(right, 'Wall to mouth: 28 in', '[data-part="conflict"]');
     await right.keyboard.press('Enter');
     await right.waitForFunction(() => !document.querySelector('[role="dialog"]'));
-    expect(await pageText(right, '.method-rows')).toContain('28 in');
+    expect(await pageText(right, '[data-part="method-rows"]')).toContain('28 in');
     const held = await right.$$eval('input', (nodes) => nodes.map((node) => node.value));
     expect(held).toContain('28 1/8');
     const taken = (await shop.snapshot(jobId)).fitReadings.filter((r) => r.key === 'wallToMouth');

@@ -98,7 +98,7 @@ test('a late change of draw length: the right list, with its reasons, and once d
   await visit(page, `${shop.url}/jobs/${journey.jobId}/bench?step=twists`);
   // Told before it is done.
   await reads(page, 'Changed now, these');
-  const before = await pageText(page, '.ahead');
+  const before = await pageText(page, '[data-part="ahead"]');
   const { entered } = (await journey.snapshot()).readings.findLast(
     ({ key }) => key === 'stringTwists',
   )!;
@@ -146,25 +146,28 @@ test('the phone rings: another job is two taps away, and this one waits where it
   const mine = await shop.jobOf('Ilse');
   await visit(page, `${shop.url}/jobs/${mine}/bench?step=board`);
   await reads(page, 'on the draw board');
-  await page.waitForFunction(() => document.querySelector('.step-clock')?.textContent === '0:01', {
-    timeout: 8000,
-  });
+  await page.waitForFunction(
+    () => document.querySelector('[data-part="step-clock"]')?.textContent === '0:01',
+    {
+      timeout: 8000,
+    },
+  );
   await page.type('[data-measure]', '25 3');
-  await click(page, '.top a[href="/"]');
+  await click(page, '[data-part="top"] a[href="/"]');
   await reads(page, 'The bench today');
-  await click(page, '.tickets a[href*="' + (await shop.jobOf('Teodor')) + '"]');
+  await click(page, '[data-part="tickets"] a[href*="' + (await shop.jobOf('Teodor')) + '"]');
   // Named on Today too: only his own page has the name on top.
-  await reads(page, 'Teodor Quast', '.job .top h1');
-  await click(page, '.top a[href="/"]');
+  await reads(page, 'Teodor Quast', '[data-frame="job"] [data-part="top"] h1');
+  await click(page, '[data-part="top"] a[href="/"]');
   await reads(page, 'The bench today');
-  await click(page, `.tickets a[href*="${mine}"]`);
-  await reads(page, 'Draw length, timing and lean on the draw board', '.step-title');
+  await click(page, `[data-part="tickets"] a[href*="${mine}"]`);
+  await reads(page, 'Draw length, timing and lean on the draw board', '[data-part="step-title"]');
   expect(await page.$eval('[data-measure]', (node) => (node as HTMLInputElement).value)).toBe(
     '25 3',
   );
   // Its clock went on where it stood.
   await page.waitForFunction(
-    () => Number(document.querySelector('.step-clock')?.textContent?.slice(2)) >= 2,
+    () => Number(document.querySelector('[data-part="step-clock"]')?.textContent?.slice(2)) >= 2,
     { timeout: 8000 },
   );
 });
@@ -205,7 +208,7 @@ test('a part taken out after its steps were done: its readings stay in the histo
   const page = await shop.page();
   await visit(page, `${shop.url}/jobs/${jobId}/bench`);
   await reads(page, 'The way from here');
-  expect(await pageText(page, '.visits')).not.toContain('bars and weights');
+  expect(await pageText(page, '[data-part="visits"]')).not.toContain('bars and weights');
 });
 
 describe('the shop’s own steps', () => {
@@ -229,9 +232,9 @@ describe('the shop’s own steps', () => {
     await choose('#own-before', 'Find the nock height');
     await click(page, 'aria/Take it[role="button"]');
     await reads(page, 'in a circle: Find the nock height → Wax the string → Tie the loop');
-    expect(await page.$eval('.actions button', (b) => (b as HTMLButtonElement).disabled)).toBe(
-      true,
-    );
+    expect(
+      await page.$eval('.MuiStack-root button', (b) => (b as HTMLButtonElement).disabled),
+    ).toBe(true);
     await click(page, 'aria/Wax the string[role="button"]');
     await find(page, '#own-before');
     await (await find(page, '#own-before')).focus();
@@ -243,7 +246,7 @@ describe('the shop’s own steps', () => {
     const jobId = await shop.jobOf('Ilse');
     await visit(page, `${shop.url}/jobs/${jobId}/bench?step=wax-the-string`);
     await reads(page, 'Thinly along the strands');
-    await click(page, '.tick');
+    await click(page, '[data-part="tick"]');
     const { readings } = await shop.snapshot(jobId);
     expect(readings.at(-1)).toMatchObject({ key: 'own:wax-the-string', si: 1 });
     expect(setupValue('own:wax-the-string').name).toBe('Wax the string');
@@ -265,10 +268,10 @@ describe('the calendar', () => {
     await visit(page, `${shop.url}/calendar`);
     await reads(page, 'Visits of this day');
     await page.waitForFunction(
-      () => !document.querySelector('.plan-state')!.textContent!.includes('looking'),
+      () => !document.querySelector('[data-part="plan-state"]')!.textContent!.includes('looking'),
       { timeout: 20_000 },
     );
-    const box = await find(page, '.visit-box[data-press="yes"]');
+    const box = await find(page, '[data-part="visit-box"][data-press="yes"]');
     const name = (await box.evaluate((node) => node.getAttribute('aria-label')))!.split(',')[0]!;
     const place = (await box.boundingBox())!;
     const y = place.y + place.height / 2;
@@ -278,14 +281,16 @@ describe('the calendar', () => {
     await page.mouse.move(place.x + 300, y, { steps: 8 });
     await page.mouse.up();
     await page
-      .waitForSelector(`.visit-box[data-put="yes"][aria-label^="${name}"]`, { timeout: 8000 })
+      .waitForSelector(`[data-part="visit-box"][data-put="yes"][aria-label^="${name}"]`, {
+        timeout: 8000,
+      })
       .catch(async () => {
         throw new Error(`Not put anywhere:\n${await pageText(page)}`);
       });
     expect(page.url()).toMatch(/calendar$/);
-    await reads(page, 'put here', '.calendar-rows');
+    await reads(page, 'put here', '[data-part="calendar-rows"]');
 
-    const [row] = await page.$$('.calendar-rows li:has(.tag) button');
+    const [row] = await page.$$('[data-part="calendar-rows"] li:has(.MuiChip-root) button');
     await row!.click();
     await reads(page, 'Put ');
     const putAt = (text: string) =>
@@ -331,7 +336,7 @@ describe('the calendar', () => {
     await reads(page, '3 days taken; 1 that last only hours left out', '#closed');
     await reads(page, 'Lake festival', '#closed');
     await visit(page, `${shop.url}/calendar`);
-    await click(page, '.calendar-days button:nth-child(3)');
+    await click(page, '[data-part="calendar-days"] button:nth-child(3)');
     await reads(page, 'Closed: Lake festival');
   });
 

@@ -39,10 +39,14 @@ describe('the draw-off', () => {
     const { page, jobId } = await open('Aino', 'bow?part=drawOff', 'Which bows are drawn?');
     const { archer } = await shop.snapshot(jobId);
     // What fits is chosen beforehand; one more is added by hand.
-    for (const pressed of await page.$$('.pick[aria-pressed="true"]')) await pressed.click();
+    for (const pressed of await page.$$('[data-part="pick"][aria-pressed="true"]'))
+      await pressed.click();
     for (const name of ['Almveit Grauspecht 34', 'Sundhav Fjordling 31', 'Almveit Grauspecht 36'])
-      await click(page, `.pick-rows li:has(b::-p-text(${name})) .pick`).catch(async () => {
-        const rows = await page.$$('.pick');
+      await click(
+        page,
+        `[data-part="pick-rows"] li:has(b::-p-text(${name})) [data-part="pick"]`,
+      ).catch(async () => {
+        const rows = await page.$$('[data-part="pick"]');
         for (const row of rows)
           if ((await row.evaluate((node) => node.textContent!)).includes(name)) await row.click();
       });
@@ -50,21 +54,23 @@ describe('the draw-off', () => {
     await reads(page, 'Draw the first two, then ask.');
     const order = drawOffOrder(archer.id, ['grauspecht-34-r', 'fjordling-31-r', 'grauspecht-36-r']);
     expect((await shop.snapshot(jobId)).job.drawOff!.bowIds).toEqual(order);
-    const rows = await page.$$eval('.line-up li', (nodes) => nodes.map((n) => n.innerText));
+    const rows = await page.$$eval('[data-part="line-up"] li', (nodes) =>
+      nodes.map((n) => n.innerText),
+    );
     expect(rows).toHaveLength(3);
     for (const row of rows)
       expect(row).toMatch(/Module [A-Z].*Bolts .* out \(it comes at 0 turns\)/s);
 
     // The first pair: the second bow liked in all but one.
     for (let i = 1; i <= 4; i++)
-      await click(page, `.pair-rows li:nth-child(${i}) button:nth-child(3)`);
-    await click(page, '.pair-rows li:nth-child(5) button:nth-child(2)');
-    await reads(page, '5/5', '.pair-tabs');
-    await reads(page, 'draw another pair', '.work');
+      await click(page, `[data-part="pair-rows"] li:nth-child(${i}) button:nth-child(3)`);
+    await click(page, '[data-part="pair-rows"] li:nth-child(5) button:nth-child(2)');
+    await reads(page, '5/5', '[data-part="pair-tabs"]');
+    await reads(page, 'draw another pair', 'main');
     await click(page, 'aria/Bow 2 against bow 3[role="button"]');
     for (let i = 1; i <= 5; i++)
-      await click(page, `.pair-rows li:nth-child(${i}) button:nth-child(1)`);
-    const first = await page.$eval('.rank-rows li', (node) => node.innerText);
+      await click(page, `[data-part="pair-rows"] li:nth-child(${i}) button:nth-child(1)`);
+    const first = await page.$eval('[data-part="rank-rows"] li', (node) => node.innerText);
     const second = (await shop.snapshot(jobId)).job.drawOff!.bowIds[1]!;
     const names: Record<string, string> = {
       'grauspecht-34-r': 'Almveit Grauspecht 34',
@@ -73,12 +79,12 @@ describe('the draw-off', () => {
     };
     expect(first).toContain(names[second]);
     expect(first).toContain('liked 9.5 of 10');
-    await reads(page, `% sure`, '.work');
+    await reads(page, `% sure`, 'main');
     await reads(page, '1 pair is not drawn against each other yet');
 
     // A mark taken back, and speed let in only on purpose.
     await page.keyboard.press('z');
-    await reads(page, 'liked 8.5 of 9', '.rank-rows');
+    await reads(page, 'liked 8.5 of 9', '[data-part="rank-rows"]');
     expect((await shop.snapshot(jobId)).job.drawOff!.speedCounts).toBe(false);
     await click(page, 'aria/yes, as one mark more[role="button"]');
     expect((await shop.snapshot(jobId)).job.drawOff!.speedCounts).toBe(true);
@@ -88,8 +94,9 @@ describe('the draw-off', () => {
 
   test('one bow alone is no draw-off', async () => {
     const { page } = await open('Bettina', 'bow?part=drawOff', 'Which bows are drawn?');
-    for (const pressed of await page.$$('.pick[aria-pressed="true"]')) await pressed.click();
-    await page.$eval('.pick', (node) => (node as HTMLElement).click());
+    for (const pressed of await page.$$('[data-part="pick"][aria-pressed="true"]'))
+      await pressed.click();
+    await page.$eval('[data-part="pick"]', (node) => (node as HTMLElement).click());
     await click(page, 'aria/Draw 1 bow[role="button"]');
     await reads(page, 'Choose two to five bows.');
   });
@@ -102,7 +109,7 @@ describe('twists and timing', () => {
     await reads(page, 'between module and archer');
     await hands.number('Draw length at the wall', '26 1/2');
     await reads(page, 'between draw board and archer');
-    await reads(page, 'into the string', '.twist-say');
+    await reads(page, 'into the string', '[data-part="twist-say"]');
     await hands.number('String twists', '2');
     await click(page, 'aria/Measure draw length at the wall[role="button"]');
     await hands.number('Draw length at the wall', '26 3/8');
@@ -112,7 +119,7 @@ describe('twists and timing', () => {
     await click(page, 'aria/bottom cam[role="button"]');
     await hands.number('Cam timing', '3');
     expect((await shop.snapshot(jobId)).readings.at(-1)).toMatchObject({ key: 'timing', si: -3 });
-    await reads(page, 'out of the cable the top cam takes up', '.work');
+    await reads(page, 'out of the cable the top cam takes up', 'main');
     await click(page, 'aria/Measure cable twists[role="button"]');
     await hands.number('Cable twists', '-2');
     await reads(page, 'Twisted since: look at the stops again');
@@ -128,9 +135,9 @@ describe('twists and timing', () => {
   test('one cam has nothing to run together with', async () => {
     const { page } = await open('Noor', 'bow?part=choose', 'in the shop fit');
     await click(page, 'aria/Take this bow: Almveit Zeisig 27[role="button"]');
-    await click(page, '.parts a[href*="part=twists"]');
+    await click(page, '[data-part="parts"] a[href*="part=twists"]');
     await reads(page, 'nothing runs ahead of anything');
-    expect(await pageText(page, '.method-rows')).not.toContain('Cam timing');
+    expect(await pageText(page, '[data-part="method-rows"]')).not.toContain('Cam timing');
   });
 });
 
@@ -155,10 +162,10 @@ describe('draw-force curves', () => {
     expect(curves).toHaveLength(before + 1);
     expect(curves.at(-1)).toMatchObject({ source: 'device', bowId: 'fjordling-31-r' });
     expect(curves.at(-1)!.points.length).toBeGreaterThan(70);
-    await page.select('.overlay select', 'granit-35-r');
-    await reads(page, 'Torvik Granit 35, by the model', '.legend');
-    expect((await page.$$('.chart .apexcharts-series')).length).toBe(3);
-    expect(await pageText(page, '.work')).toMatch(/Valley \d+ mm \d+ mm \d+ mm/);
+    await page.select('[data-part="overlay"] select', 'granit-35-r');
+    await reads(page, 'Torvik Granit 35, by the model', '[data-part="legend"]');
+    expect((await page.$$('.apexcharts-series')).length).toBe(3);
+    expect(await pageText(page, 'main')).toMatch(/Valley \d+ mm \d+ mm \d+ mm/);
   });
 
   test('a line cut in the middle is said, and what came stays in sight', async () => {
@@ -168,7 +175,7 @@ describe('draw-force curves', () => {
     await page.waitForFunction(() => /[1-9]\d* points/.test(document.body.innerText));
     await shop.kill();
     await reads(page, 'The line to the device was cut');
-    await reads(page, 'points', '.log-curve');
+    await reads(page, 'points', '[data-part="log-curve"]');
     await shop.restart();
     await click(page, 'aria/Forget it[role="button"]');
     expect((await shop.snapshot(jobId)).curves).toHaveLength(before);
@@ -202,8 +209,8 @@ describe('draw-force curves', () => {
     const { page, jobId } = await open('Ilse', 'bow?part=force', 'Read a logged curve');
     const before = (await shop.snapshot(jobId)).job.version;
     await upload(page, '#curve-file', name, text);
-    await reads(page, `${name}: `, '.log-curve');
-    await reads(page, says, '.log-curve');
+    await reads(page, `${name}: `, '[data-part="log-curve"]');
+    await reads(page, says, '[data-part="log-curve"]');
     expect((await shop.snapshot(jobId)).job.version).toBe(before);
   });
 
@@ -235,15 +242,15 @@ describe('the shop’s bows', () => {
     await click(page, 'aria/Read a file[role="button"]');
     await upload(page, '#bow-file', 'bows.csv', faulty);
     await reads(page, '0 new, 1 changed, 0 as they are, 2 faults. Nothing is saved yet.');
-    const table = await pageText(page, '.faults');
+    const table = await pageText(page, '[data-part="faults"]');
     expect(table).toMatch(/3 hand “both” must be one of right, left/);
     expect(table).toMatch(/4 min_peak_lb must be lighter/);
     await click(page, 'aria/Refuse the whole file[role="button"]');
-    await reads(page, '€ 899', '.stock-table');
+    await reads(page, '€ 899', '[data-part="stock-table"]');
     await click(page, 'aria/Read a file[role="button"]');
     await upload(page, '#bow-file', 'bows.csv', faulty);
     await click(page, 'aria/Keep the 1 good row[role="button"]');
-    await reads(page, '€ 950', '.stock-table');
+    await reads(page, '€ 950', '[data-part="stock-table"]');
     const refused = await shop.send('/api/v1/shop/bows/file', { text: faulty, mode: 'allOrNone' });
     expect(refused.status).toBe(422);
   });
@@ -257,7 +264,7 @@ describe('the shop’s bows', () => {
   test('one bow by its form: wrong figures are marked and kept in sight, right ones saved', async () => {
     const page = await shop.page();
     await visit(page, `${shop.url}/shop/bows`);
-    await click(page, '.stock-table .link-button');
+    await click(page, '[data-part="stock-table"] .MuiButton-link');
     await (await find(page, '#cell-max_turns')).click({ clickCount: 3 });
     await page.keyboard.type('many');
     await click(page, 'aria/Save the bow[role="button"]');
@@ -269,6 +276,6 @@ describe('the shop’s bows', () => {
     await page.keyboard.press('Backspace');
     await click(page, 'aria/Save the bow[role="button"]');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
-    await reads(page, 'weigh only', '.stock-table');
+    await reads(page, 'weigh only', '[data-part="stock-table"]');
   });
 });

@@ -14,15 +14,15 @@ test('a killed process loses no acknowledged entry', async () => {
   const page = await shop.page(1280, 800, true);
   await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   const hands = fingers(page);
-  await click(page, '.method-rows li:first-child .method');
+  await click(page, '[data-part="method-rows"] li:first-child [data-part="method"]');
   await hands.number('Arm span', '58 1/8');
-  await reads(page, '58 1/8', '.method-rows');
+  await reads(page, '58 1/8', '[data-part="method-rows"]');
   await shop.restart();
   const { fitReadings } = await shop.snapshot(jobId);
   expect(fitReadings.map((reading) => reading.entered)).toContain('58 1/8 in');
   await visit(page, `${shop.url}/jobs/${jobId}`);
   await page.waitForFunction(() => location.pathname.endsWith('/fit'));
-  await reads(page, '58 1/8', '.method-rows');
+  await reads(page, '58 1/8', '[data-part="method-rows"]');
 });
 
 test('an entry that cannot be saved says so and stays in its field', async () => {
@@ -38,7 +38,11 @@ test('an entry that cannot be saved says so and stays in its field', async () =>
     page.$eval('[data-measure]', (node) => (node as unknown as HTMLInputElement).value);
   expect(await typed()).toBe('25');
   await shop.restart();
-  await reads(page, 'The connection broke before this was saved', '.measure .field-error');
+  await reads(
+    page,
+    'The connection broke before this was saved',
+    '[data-part="measure"] .MuiFormHelperText-root',
+  );
   expect(await typed()).toBe('25');
 });
 
@@ -63,7 +67,7 @@ test('an entry whose answer was lost is asked for, and counts once', async () =>
   });
   await page.type('[data-measure]', '25 1/4');
   await page.keyboard.press('Enter');
-  await reads(page, '25 1/4', '.method-rows');
+  await reads(page, '25 1/4', '[data-part="method-rows"]');
   await settled(page);
   expect(lost).toBe(1);
   expect(await page.$eval('body', (node) => node.innerText)).not.toContain('Not connected');
@@ -156,10 +160,10 @@ test('a stage opened without a connection shows the application and says so', as
   await shop.kill();
   await page.goto(`${shop.url}/jobs/${jobId}/fit`);
   await reads(page, '3 methods agree');
-  await reads(page, 'not connected', '.top');
+  await reads(page, 'not connected', '[data-part="top"]');
   await page.goto(`${shop.url}/jobs/${jobId}/bow`);
   await reads(page, 'Ilse Maarand');
-  await reads(page, 'not connected', '.top');
+  await reads(page, 'not connected', '[data-part="top"]');
   await page.goto(`${shop.url}/orders`);
   await reads(page, 'This page was not opened on this screen before');
   await reads(page, 'Ilse Maarand', 'ul');
@@ -167,7 +171,7 @@ test('a stage opened without a connection shows the application and says so', as
   await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   await reads(page, '3 methods agree');
   await page.waitForFunction(
-    () => !document.querySelector('.top')?.textContent?.includes('not connected'),
+    () => !document.querySelector('[data-part="top"]')?.textContent?.includes('not connected'),
   );
 }, 90_000);
 
@@ -185,7 +189,7 @@ test('z takes back the newest entry, and only that', async () => {
   await page.keyboard.press('z');
   await reads(page, 'Last:');
   await page.waitForFunction(
-    () => !document.querySelector('.method-rows')?.textContent?.includes('24'),
+    () => !document.querySelector('[data-part="method-rows"]')?.textContent?.includes('24'),
   );
   expect((await shop.snapshot(jobId)).fitReadings.map((reading) => reading.seq)).toEqual(before);
 });

@@ -27,12 +27,21 @@ const SIZES = [
 
 /** Things to press that a finger would miss; a field is as large as the frame it stands in. */
 const tooSmall = (page: Page) =>
-  page.$$eval('button, [role="button"], input, select, textarea, .rail a, .slots a', (nodes) =>
-    nodes
-      .map((node) => node.closest('.MuiInputBase-root, .stepper, .caution-rows label') ?? node)
-      .map((node) => ({ box: node.getBoundingClientRect(), node }))
-      .filter(({ box }) => box.width > 0 && (box.height < 43.5 || box.width < 43.5))
-      .map(({ box, node }) => `${node.outerHTML.slice(0, 90)} ${box.width | 0}×${box.height | 0}`),
+  page.$$eval(
+    'button, [role="button"], input, select, textarea, [data-part="rail"] a, [data-part="slots"] a',
+    (nodes) =>
+      nodes
+        .map(
+          (node) =>
+            node.closest(
+              '.MuiInputBase-root, [data-part="stepper"], [data-part="caution-rows"] label',
+            ) ?? node,
+        )
+        .map((node) => ({ box: node.getBoundingClientRect(), node }))
+        .filter(({ box }) => box.width > 0 && (box.height < 43.5 || box.width < 43.5))
+        .map(
+          ({ box, node }) => `${node.outerHTML.slice(0, 90)} ${box.width | 0}×${box.height | 0}`,
+        ),
   );
 
 /** Rules of order that are best practice, not law: a screen reader finds its way by them. */
@@ -87,7 +96,7 @@ export const everyView = (views: readonly View[]) => {
         expect([width, Math.max(0, sticksOut)]).toEqual([width, 0]);
         expect([width, ...(await tooSmall(page))]).toEqual([width]);
       }
-      await page.evaluate(() => (document.documentElement.dataset.dim = 'yes'));
+      await page.evaluate(() => (document.documentElement.dataset.scheme = 'dark'));
       // A browser at 200 % has half the room in each direction.
       await page.setViewport({ width: 640, height: 400, deviceScaleFactor: 2 });
       await laidOut(page);

@@ -40,7 +40,7 @@ const HELD = [
 
 /** Of a dock: what of it is not wholly on the screen, or lies under something else. */
 const outOfReach = (page: Page) =>
-  page.$$eval('.dock input, .dock button', (nodes) =>
+  page.$$eval('[data-dock] input, [data-dock] button', (nodes) =>
     nodes
       .filter((node) => !(node as HTMLButtonElement).disabled)
       .filter((node) => {
@@ -55,13 +55,13 @@ const outOfReach = (page: Page) =>
 test.each(MEASURED)('the dock of %s is in reach at every size', async (_, who, path, words) => {
   const page = await shop.page(1280, 800);
   await open(page, who, path, words);
-  await page.waitForSelector('.dock :is(input, button)');
+  await page.waitForSelector('[data-dock] :is(input, button)');
   for (const [width, height] of HELD) {
     await page.setViewport({ width, height });
     await laidOut(page);
     expect([`${width} × ${height}`, ...(await outOfReach(page))]).toEqual([`${width} × ${height}`]);
     // The strip is the last thing on the screen, and the dock ends above it.
-    const [dock, strip] = await page.$$eval('.dock, .strip', (nodes) =>
+    const [dock, strip] = await page.$$eval('[data-dock], [data-part="strip"]', (nodes) =>
       nodes.map((node) => node.getBoundingClientRect().bottom),
     );
     expect(strip).toBe(height);
@@ -73,40 +73,45 @@ test('upright, what is worked on scrolls by itself and its end is not under the 
   const page = await shop.page();
   await page.setViewport({ width: 820, height: 1180 });
   await open(page, 'Ilse', 'fit', '3 methods agree');
-  const end = await page.$eval('.job-body', (body) => {
+  const end = await page.$eval('[data-part="job-body"]', (body) => {
     body.scrollTop = body.scrollHeight;
     const last = [...body.children].reduce((a, b) =>
       a.getBoundingClientRect().bottom > b.getBoundingClientRect().bottom ? a : b,
     );
-    const dock = document.querySelector('.dock')!.getBoundingClientRect();
+    const dock = document.querySelector('[data-dock]')!.getBoundingClientRect();
     return { scrolled: body.scrollTop, gap: dock.top - last.getBoundingClientRect().bottom };
   });
   expect(end.scrolled).toBeGreaterThan(0);
   expect(end.gap).toBeGreaterThanOrEqual(-1);
   // The pad writes where the field is, and another stage begins at its top.
-  await (await find(page, '.pad [data-key="7"]')).tap();
-  expect(await page.$eval('.dock input', (field) => field.value)).toBe('7');
-  await (await find(page, '.pad [data-key="⌫"]')).tap();
-  await (await find(page, '.rail a:nth-child(3)')).click();
+  await (await find(page, '[data-part="pad"] [data-key="7"]')).tap();
+  expect(await page.$eval('[data-dock] input', (field) => field.value)).toBe('7');
+  await (await find(page, '[data-part="pad"] [data-key="⌫"]')).tap();
+  await (await find(page, '[data-part="rail"] a:nth-child(3)')).click();
   await reads(page, 'Turning plan');
-  expect(await page.$eval('.job-body', (body) => body.scrollTop)).toBe(0);
+  expect(await page.$eval('[data-part="job-body"]', (body) => body.scrollTop)).toBe(0);
 });
 
 test('what went stale is told on the strip, the rail and the map, with the reason', async () => {
   const page = await shop.page();
   await open(page, 'Ilse', 'bench', 'To do again: 11');
-  expect(await pageText(page, '.strip')).toContain('the string was twisted after');
-  expect(await pageText(page, '.rail')).toContain('6 again');
+  expect(await pageText(page, '[data-part="strip"]')).toContain('the string was twisted after');
+  expect(await pageText(page, '[data-part="rail"]')).toContain('6 again');
   expect(
-    await page.$$eval('.map .label[data-state="again"]', (nodes) => nodes.length),
+    await page.$$eval(
+      '[data-part="map"] [data-part="label"][data-state="again"]',
+      (nodes) => nodes.length,
+    ),
   ).toBeGreaterThan(3);
 });
 
 test('a part of the bow map leads to the step that sets it', async () => {
   const page = await shop.page();
   await open(page, 'Ilse', 'fit', '3 methods agree');
-  await (await find(page, '.map a[aria-label^="centre shot"] .label')).click();
-  await reads(page, 'Set the centre shot', '.step-title');
+  await (
+    await find(page, '[data-part="map"] a[aria-label^="centre shot"] [data-part="label"]')
+  ).click();
+  await reads(page, 'Set the centre shot', '[data-part="step-title"]');
 });
 
 test('find, keys and the list of keys', async () => {
@@ -119,10 +124,10 @@ test('find, keys and the list of keys', async () => {
   await page.keyboard.press('/');
   await find(page, '#find');
   await page.keyboard.type('droge');
-  await reads(page, 'Casimir Dröge', '.found');
+  await reads(page, 'Casimir Dröge', '[data-part="found"]');
   await page.keyboard.press('Enter');
   await page.waitForFunction(() => location.pathname.endsWith('/bow'));
-  await reads(page, 'Casimir Dröge', '.top');
+  await reads(page, 'Casimir Dröge', '[data-part="top"]');
   await page.keyboard.press('g');
   await page.keyboard.press('4');
   await page.waitForFunction(() => location.pathname.endsWith('/kit'));
@@ -166,6 +171,6 @@ test('changed units are counted from then on; what was typed stays as typed', as
   await (await find(page, 'button[value="mm"]')).click();
   await reads(page, 'Saved.');
   await open(page, 'Ilse', 'fit', '3 methods agree');
-  expect(await pageText(page, '.parts')).toContain('700 mm');
-  expect(await pageText(page, '.method-rows')).toContain('27 1/2 in');
+  expect(await pageText(page, '[data-part="parts"]')).toContain('700 mm');
+  expect(await pageText(page, '[data-part="method-rows"]')).toContain('27 1/2 in');
 });

@@ -150,7 +150,9 @@ export function fingers(page: Page): Hands {
     for (const key of padTaps(text)) {
       const button = await field.evaluateHandle(
         (node, name) =>
-          node.closest('form')!.querySelector<HTMLElement>(`.pad [data-key="${name}"]`)!,
+          node
+            .closest('form')!
+            .querySelector<HTMLElement>(`[data-part="pad"] [data-key="${name}"]`)!,
         key,
       );
       const handle = button as ElementHandle<HTMLElement>;
@@ -180,20 +182,20 @@ export function fingers(page: Page): Hands {
       await numberOnly(label, text);
       const field = await find(page, `aria/${label}[role="textbox"]`);
       const take = await field.evaluateHandle((node) =>
-        node.closest('form')!.querySelector<HTMLElement>('.take')!,
+        node.closest('form')!.querySelector<HTMLElement>('[data-part="take"]')!,
       );
       await (take as ElementHandle<HTMLElement>).tap();
       await settled(page);
     },
     async stage(number) {
-      await tap(`.rail a:nth-child(${number})`);
+      await tap(`[data-part="rail"] a:nth-child(${number})`);
       await page.waitForFunction(
         (part) => location.pathname.endsWith(part),
         WAIT,
         STAGES[number - 1]!,
       );
     },
-    onward: () => tap('.actions button:has(.key)'),
+    onward: () => tap('.MuiStack-root button:has(span)'),
   };
 }
 

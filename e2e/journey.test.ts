@@ -34,7 +34,7 @@ async function sheetAgrees(page: Page, journey: Journey): Promise<void> {
   const sheet = await shop.get<SheetDocument>(`/api/v1/jobs/${jobId}/sheets/1`);
   expect(() => assertSheet(sheet)).not.toThrow();
   const snapshot = await journey.snapshot();
-  const onPage = plain(await pageText(page, '.sheet')).replace(/ ?\/ ?/g, '/');
+  const onPage = plain(await pageText(page, '[data-part="sheet"]')).replace(/ ?\/ ?/g, '/');
   const a4 = await pdfPages(jobId, 'A4');
   const letter = await pdfPages(jobId, 'LETTER');
   expect([a4[0]!.width, a4[0]!.height].map(Math.round)).toEqual([595, 842]);
@@ -67,21 +67,21 @@ test('a new archer through all stages, by touch', async () => {
   await journey.bench();
 
   await hands.stage(6);
-  await hands.press('.parts a[href*="part=paper"]');
-  const paper = (await (await find(page, '.paper')).boundingBox())!;
+  await hands.press('[data-part="parts"] a[href*="part=paper"]');
+  const paper = (await (await find(page, '[data-part="paper"]')).boundingBox())!;
   const centre = { x: paper.x + paper.width / 2, y: paper.y + paper.height / 2 };
   await page.touchscreen.tap(centre.x + (3 / 96) * paper.width, centre.y - (2 / 96) * paper.width);
   await reads(page, 'Note it: nock 2 mm high, 3 mm right');
-  await hands.press('form .enter');
-  await reads(page, 'good enough', '.papers');
+  await hands.press('form [data-part="enter"]');
+  await reads(page, 'good enough', '[data-part="papers"]');
 
-  await hands.press('.parts a[href*="part=cord"]');
-  await hands.press('.tick');
+  await hands.press('[data-part="parts"] a[href*="part=cord"]');
+  await hands.press('[data-part="tick"]');
   await settled(page);
-  await hands.press('.parts a[href*="part=speed"]');
+  await hands.press('[data-part="parts"] a[href*="part=speed"]');
   await hands.number('Arrow speed', await journey['valueFor']('arrowSpeed'));
-  await hands.press('.parts a[href*="part=first"]');
-  const face = await find(page, '.paper');
+  await hands.press('[data-part="parts"] a[href*="part=first"]');
+  const face = await find(page, '[data-part="paper"]');
   await face.evaluate((node) => node.scrollIntoView({ block: 'center' }));
   const target = (await face.boundingBox())!;
   for (const [dx, dy] of [
@@ -115,18 +115,18 @@ test('the same by keyboard only', async () => {
   await journey.bench();
 
   await hands.stage(6);
-  await hands.press('.parts a[href*="part=paper"]');
+  await hands.press('[data-part="parts"] a[href*="part=paper"]');
   await hands.fill('Nock right (+) or left (−)', '-2');
   await hands.fill('Nock high (+) or low (−)', '3');
   await page.keyboard.press('Enter');
   await settled(page);
-  await reads(page, 'good enough', '.papers');
-  await hands.press('.parts a[href*="part=cord"]');
-  await hands.press('.tick');
+  await reads(page, 'good enough', '[data-part="papers"]');
+  await hands.press('[data-part="parts"] a[href*="part=cord"]');
+  await hands.press('[data-part="tick"]');
   await settled(page);
-  await hands.press('.parts a[href*="part=speed"]');
+  await hands.press('[data-part="parts"] a[href*="part=speed"]');
   await hands.number('Arrow speed', await journey['valueFor']('arrowSpeed'));
-  await hands.press('.parts a[href*="part=first"]');
+  await hands.press('[data-part="parts"] a[href*="part=first"]');
   for (const [right, up] of [
     ['20', '-8'],
     ['-16', '12'],

@@ -50,7 +50,7 @@ export class Journey {
     await hands.fill('Furthest distance', '40 m');
     await hands.fill('Budget for everything', '2100');
     await this.date('promised', '12102026');
-    await reads(page, 'all in', '.rail a:nth-child(1)');
+    await reads(page, 'all in', '[data-part="rail"] a:nth-child(1)');
   }
 
   /** A date field takes its digits one after another, whoever types them. */
@@ -67,8 +67,8 @@ export class Journey {
     await hands.stage(2);
     await hands.number('Arm span', '69');
     await hands.number('Wall to mouth', '27 3/4');
-    await reads(page, '2 methods agree', '.parts-aside');
-    await hands.press('.parts a[href*="part=weight"]');
+    await reads(page, '2 methods agree', '[data-part="parts-aside"]');
+    await hands.press('[data-part="parts"] a[href*="part=weight"]');
     for (const [weight, outcome] of [
       ['40', 'Smooth'],
       ['45', 'Smooth'],
@@ -76,9 +76,9 @@ export class Journey {
     ] as const) {
       await hands.numberOnly('Weight of the trial bow', weight);
       await hands.press(`aria/${outcome}[role="button"]`);
-      await reads(page, `${weight} lb`, '.trial-rows');
+      await reads(page, `${weight} lb`, '[data-part="trial-rows"]');
     }
-    await reads(page, 'all in', '.rail a:nth-child(2)');
+    await reads(page, 'all in', '[data-part="rail"] a:nth-child(2)');
   }
 
   async bow(): Promise<void> {
@@ -89,44 +89,44 @@ export class Journey {
     await settled(page);
     await hands.press('[aria-label="Bottom cam"] [data-wanted="yes"]');
     await settled(page);
-    await hands.press('.parts a[href*="part=bolts"]');
+    await hands.press('[data-part="parts"] a[href*="part=bolts"]');
     await hands.number('Peak weight on the scale', '60.5');
     for (let i = 0; i < 5; i++) {
       const snapshot = await this.snapshot();
       const derived = derive(snapshot);
       const advice = limbBoltAdvice(snapshot, derived)!;
       if (!advice.ok) throw new Error(advice.message);
-      if ((await pageText(page, '.work')).includes('Nothing to turn')) break;
+      if ((await pageText(page, 'main')).includes('Nothing to turn')) break;
       // The field already stands at the plan's turns; the bow answers 2.6 lb a turn.
       const turns = toQuarterTurns(advice.turns);
       await hands.number('Peak weight on the scale', (60.5 - 2.6 * turns).toFixed(1));
     }
     await reads(page, 'On target');
-    await reads(page, 'all in', '.rail a:nth-child(3)');
+    await reads(page, 'all in', '[data-part="rail"] a:nth-child(3)');
   }
 
   async kit(): Promise<void> {
     const { page, hands } = this;
     await hands.stage(4);
     const take = async (slot: string, item: string) => {
-      await hands.press(`.slots a[href$="slot=${slot}"]`);
+      await hands.press(`[data-part="slots"] a[href$="slot=${slot}"]`);
       await hands.press(`aria/Take: ${item}[role="button"]`);
-      await reads(page, item, '.slots');
+      await reads(page, item, '[data-part="slots"]');
     };
     await take('rest', 'Rohrdommel Kiebitz');
-    await hands.press('.slots a[href$="slot=sight"]');
-    await reads(page, 'does not fit', '.slot-items');
+    await hands.press('[data-part="slots"] a[href$="slot=sight"]');
+    await reads(page, 'does not fit', '[data-part="slot-items"]');
     await take('sight', 'Lumen & Lot Einton');
     await take('peep', 'Auge & Faden Rund 3/16');
     await take('loop', 'Auge & Faden Schlinge');
     await take('arrows', 'Schilf Halm .500');
-    await hands.press('.slots a[href$="slot=release"]');
-    await reads(page, 'Release', '.slot-head');
+    await hands.press('[data-part="slots"] a[href$="slot=release"]');
+    await reads(page, 'Release', '[data-part="slot-head"]');
     await hands.press('aria/Brought along[role="button"]');
     await hands.fill('What they bring along', 'her own thumb release');
     await hands.press('aria/Use their own[role="button"]');
-    await reads(page, 'her own thumb release', '.slots');
-    await reads(page, 'all in', '.rail a:nth-child(4)');
+    await reads(page, 'her own thumb release', '[data-part="slots"]');
+    await reads(page, 'all in', '[data-part="rail"] a:nth-child(4)');
   }
 
   private async valueFor(key: SetupKey): Promise<string> {
@@ -148,8 +148,8 @@ export class Journey {
     const { page, hands } = this;
     await hands.stage(5);
     for (let i = 0; i < 90; i++) {
-      if ((await pageText(page, '.work')).includes('The bench is done')) break;
-      const title = await page.$eval('.step-title', (node) => node.textContent!);
+      if ((await pageText(page, 'main')).includes('The bench is done')) break;
+      const title = await page.$eval('[data-part="step-title"]', (node) => node.textContent!);
       const step = (await this.derived()).plan.steps.find((s) => s.template.title === title)!;
       const value = step.values.find((v) => !v.reading || v.stale || v.standing === 'out');
       if (!value) {
@@ -157,7 +157,7 @@ export class Journey {
         // From the last step it goes on to the lane.
         await page.waitForFunction(
           (before) => {
-            const now = document.querySelector('.step-title')?.textContent;
+            const now = document.querySelector('[data-part="step-title"]')?.textContent;
             return location.pathname.endsWith('/lane') || (now && now !== before);
           },
           { timeout: 8000 },
@@ -166,11 +166,11 @@ export class Journey {
         if (page.url().includes('/lane')) break;
       } else if (setupValue(value.key).kind === 'check') {
         this.worked.push(step.template.station);
-        await hands.press('.tick');
+        await hands.press('[data-part="tick"]');
         await this.taken(value.key);
       } else if (setupValue(value.key).kind === 'choice') {
         this.worked.push(step.template.station);
-        await hands.press('.choice-answers button:first-of-type');
+        await hands.press('[data-part="choice-answers"] button:first-of-type');
         await this.taken(value.key);
       } else {
         this.worked.push(step.template.station);
@@ -191,13 +191,13 @@ export class Journey {
     const { plan, history } = await this.derived();
     if (!plan.stale.some(({ key }) => key === 'peakWeight')) return;
     await hands.stage(3);
-    await hands.press('.parts a[href*="part=bolts"]');
+    await hands.press('[data-part="parts"] a[href*="part=bolts"]');
     await reads(page, 'Turning plan');
     await hands.number(
       'Peak weight on the scale',
       `${history.get('peakWeight')!.at(-1)!.si!.toFixed(1)} N`,
     );
-    await reads(page, 'all in', '.rail a:nth-child(3)');
+    await reads(page, 'all in', '[data-part="rail"] a:nth-child(3)');
   }
 
   private async taken(key: SetupKey): Promise<void> {
@@ -212,25 +212,25 @@ export class Journey {
   /** The tape, or the pins: what the sight brings along after the first distance. */
   async sight(): Promise<void> {
     const { page, hands } = this;
-    await hands.press('.parts a[href*="part=sight"]');
-    await hands.press('.tick');
+    await hands.press('[data-part="parts"] a[href*="part=sight"]');
+    await hands.press('[data-part="tick"]');
     await settled(page);
-    await reads(page, 'all in', '.rail a:nth-child(6)');
+    await reads(page, 'all in', '[data-part="rail"] a:nth-child(6)');
   }
 
   async handOver(): Promise<void> {
     const { page, hands } = this;
     await hands.stage(8);
-    await hands.press('.tick');
+    await hands.press('[data-part="tick"]');
     await settled(page);
     for (const { id } of HANDOVER_CAUTIONS) {
       await hands.press(`#caution-${id}`);
       await settled(page);
     }
-    await reads(page, 'Everything is done', '.head');
+    await reads(page, 'Everything is done', '[data-part="head"]');
     await hands.press('aria/Make the build sheet[role="button"]');
-    await reads(page, 'Revision 1', '.sheet-rows');
-    await hands.press('.sheet-rows a[href*="/sheet/"]');
-    await page.waitForSelector('.sheet');
+    await reads(page, 'Revision 1', '[data-part="sheet-rows"]');
+    await hands.press('[data-part="sheet-rows"] a[href*="/sheet/"]');
+    await page.waitForSelector('[data-part="sheet"]');
   }
 }

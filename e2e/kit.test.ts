@@ -78,22 +78,30 @@ describe('whole packages', () => {
       bowId: 'zeisig-27-r',
     });
     const page = await packages(jobId, 'No compromise');
-    const heads = await page.$$eval('.package header', (nodes) => nodes.map((n) => n.innerText));
+    const heads = await page.$$eval('[data-part="package"] header', (nodes) =>
+      nodes.map((n) => n.innerText),
+    );
     expect(heads).toHaveLength(3);
     expect(heads[0]).toMatch(/Thrifty[\s\S]* left/);
     expect(heads[1]).toMatch(/Balanced[\s\S]* left/);
     expect(heads[2]).toMatch(/No compromise[\s\S]* over/);
-    const columns = await page.$$eval('.package', (nodes) =>
-      nodes.map((n) => [...n.querySelectorAll('.place-name')].map((p) => p.textContent).join()),
+    const columns = await page.$$eval('[data-part="package"]', (nodes) =>
+      nodes.map((n) =>
+        [...n.querySelectorAll('[data-part="place-name"]')].map((p) => p.textContent).join(),
+      ),
     );
     expect(new Set(columns).size).toBe(3);
     // What else there is, and what would turn the choice, stands at every part when asked for.
     await click(page, 'aria/What else there is[role="button"]');
-    await reads(page, 'turns when this one is over', '.package:nth-child(2)');
-    const places = await page.$$('.package:nth-child(2) .place:not([data-empty])');
-    expect(await page.$$('.package:nth-child(2) .place-else')).toHaveLength(places.length);
+    await reads(page, 'turns when this one is over', '[data-part="package"]:nth-child(2)');
+    const places = await page.$$(
+      '[data-part="package"]:nth-child(2) [data-part="place"]:not([data-empty])',
+    );
+    expect(
+      await page.$$('[data-part="package"]:nth-child(2) [data-part="place-else"]'),
+    ).toHaveLength(places.length);
     await click(page, 'aria/Take this package: Balanced[role="button"]');
-    await page.waitForSelector('.slots');
+    await page.waitForSelector('[data-part="slots"]');
     const after = await shop.snapshot(jobId);
     expect(spent(after)).toBeLessThanOrEqual(86000);
     expect(after.parts.map(({ slot }) => slot)).toEqual(
@@ -114,19 +122,19 @@ describe('whole packages', () => {
     await visit(page, `${shop.url}/jobs/${jobId}/kit?slot=quiver`);
     await click(page, 'button[value="own"]');
     await click(page, 'aria/They have this one: Rohrdommel Köcher Fünf[role="button"]');
-    await reads(page, 'brought along', '.slots a[aria-current]');
+    await reads(page, 'brought along', '[data-part="slots"] a[aria-current]');
     await visit(page, `${shop.url}/jobs/${jobId}/kit?slot=stabiliser`);
     await click(page, 'button[value="own"]');
     await (await find(page, '#own-stabiliser')).type('his short old bar');
     await click(page, 'aria/Use their own[role="button"]');
-    await reads(page, 'his short old bar', '.slots');
+    await reads(page, 'his short old bar', '[data-part="slots"]');
     await click(page, 'aria/Whole packages side by side[role="link"]');
-    await reads(page, 'Balanced', '.packages');
-    const words = await pageText(page, '.packages');
+    await reads(page, 'Balanced', '[data-part="packages"]');
+    const words = await pageText(page, '[data-part="packages"]');
     expect(words).not.toContain('Quiver');
     expect(words).not.toContain('Stabiliser');
     await click(page, 'aria/Take this package: Balanced[role="button"]');
-    await page.waitForSelector('.slots');
+    await page.waitForSelector('[data-part="slots"]');
     const after = await shop.snapshot(jobId);
     const moved = after.parts.filter(({ owned }) => owned);
     expect(moved.map(({ slot, priceCents }) => [slot, priceCents])).toEqual([
@@ -150,13 +158,15 @@ describe('whole packages', () => {
       bowId: 'wellenlaeufer-r',
     });
     const page = await packages(jobId, 'Any one of these makes it work');
-    const ways = await page.$$eval('.ways li b', (nodes) => nodes.map((n) => n.innerText));
+    const ways = await page.$$eval('[data-part="ways"] li b', (nodes) =>
+      nodes.map((n) => n.innerText),
+    );
     expect(ways.join()).toMatch(/€\s\d+.* more money/);
     expect(ways.join()).toMatch(/Shoot to \d+\sm with it/);
     const near = ways.find((way) => way.startsWith('Shoot to'))!;
     await click(page, `aria/Do this: ${near}[role="button"]`);
-    await page.waitForFunction(() => !document.querySelector('.ways'));
-    await reads(page, 'left', '.package:first-child');
+    await page.waitForFunction(() => !document.querySelector('[data-part="ways"]'));
+    await reads(page, 'left', '[data-part="package"]:first-child');
     const { job } = await shop.snapshot(jobId);
     expect(job.furthestM).toBe(Number(/\d+/.exec(near)![0]));
     // Taken back, the wish stands as it was and so do the ways out.
@@ -175,41 +185,47 @@ describe('whole packages', () => {
     });
     const page = await packages(jobId, 'No compromise');
     await click(page, 'aria/More places, a limit of mass[role="button"]');
-    await click(page, '.wish::-p-text(Sling)');
-    await reads(page, 'Sling', '.packages');
+    await click(page, '[data-part="wish"]::-p-text(Sling)');
+    await reads(page, 'Sling', '[data-part="packages"]');
     await (await find(page, '#mass-limit')).type('2 tons');
     await page.keyboard.press('Tab');
-    await reads(page, '“tons” is not a unit known here', '.wish-mass');
+    await reads(page, '“tons” is not a unit known here', '[data-part="wish-mass"]');
     expect(await page.$eval('#mass-limit', (n) => (n as HTMLInputElement).value)).toBe('2 tons');
     await (await find(page, '#mass-limit')).click({ clickCount: 3 });
     await page.keyboard.type('2500 g');
     await page.keyboard.press('Enter');
     await reads(page, 'at most 2500 g ready to shoot');
     await settled(page);
-    const first = await page.$eval('.package:last-child .place-name', (n) => n.textContent!);
+    const first = await page.$eval(
+      '[data-part="package"]:last-child [data-part="place-name"]',
+      (n) => n.textContent!,
+    );
     await click(page, `aria/Not ${first}: show what comes instead[role="button"]`);
-    await reads(page, `without ${first}`, '.without');
+    await reads(page, `without ${first}`, '[data-part="without"]');
     await page.reload();
-    await reads(page, `without ${first}`, '.without');
+    await reads(page, `without ${first}`, '[data-part="without"]');
     await reads(page, 'and sling; at most 2500 g ready to shoot');
     const { kitWishes } = (await shop.snapshot(jobId)).job;
     expect(kitWishes).toMatchObject({ extra: ['sling'], massLimitG: 2500 });
     expect(kitWishes.without).toHaveLength(1);
     // A part kept whatever else is taken stands in the kit, and is asked for no more.
-    const kept = await page.$eval('.package:first-child .place-name', (n) => n.textContent!);
+    const kept = await page.$eval(
+      '[data-part="package"]:first-child [data-part="place-name"]',
+      (n) => n.textContent!,
+    );
     await click(page, `aria/Keep ${kept}, whatever else is taken[role="button"]`);
     await settled(page);
     await page.waitForFunction(
-      (name) => !document.querySelector('.packages')?.textContent?.includes(name),
+      (name) => !document.querySelector('[data-part="packages"]')?.textContent?.includes(name),
       {},
       kept,
     );
     expect((await shop.snapshot(jobId)).parts.map(({ label }) => label)).toEqual([kept]);
     // What more money buys: a sum is picked, seen, and taken.
-    await click(page, '.frontier-steps button:nth-child(2)');
-    await reads(page, 'Take this package', '.frontier-point');
-    await click(page, '.frontier-point button');
-    await page.waitForSelector('.slots');
+    await click(page, '[data-part="frontier-steps"] button:nth-child(2)');
+    await reads(page, 'Take this package', '[data-part="frontier-point"]');
+    await click(page, '[data-part="frontier-point"] button');
+    await page.waitForSelector('[data-part="slots"]');
     expect((await shop.snapshot(jobId)).parts.length).toBeGreaterThanOrEqual(6);
   });
 });
@@ -218,7 +234,7 @@ describe('the shop’s parts', () => {
   const open = async (): Promise<Page> => {
     const page = await shop.page();
     await visit(page, `${shop.url}/shop/parts`);
-    await reads(page, 'Rohrdommel Kiebitz', '.parts-grid');
+    await reads(page, 'Rohrdommel Kiebitz', '[data-part="parts-grid"]');
     return page;
   };
   const upload = async (page: Page, name: string, text: string) => {
@@ -234,10 +250,10 @@ describe('the shop’s parts', () => {
 
   test('found by any word, changed where it stands, refused where it cannot be', async () => {
     const page = await open();
-    await click(page, '.part-kinds button::-p-text(All)');
+    await click(page, '[data-part="part-kinds"] button::-p-text(All)');
     await (await find(page, '#part-search')).type('daumen links');
-    await reads(page, '1–1 of 1', '.parts-grid');
-    await reads(page, 'Handwerk Süd Daumen links', '.parts-grid');
+    await reads(page, '1–1 of 1', '[data-part="parts-grid"]');
+    await reads(page, 'Handwerk Süd Daumen links', '[data-part="parts-grid"]');
     const cell = '[data-id="release-daumen-links"] [data-field="price_eur"]';
     await (await find(page, cell)).click({ clickCount: 2 });
     await page.waitForSelector(`${cell} input`);
@@ -265,8 +281,8 @@ describe('the shop’s parts', () => {
 
   test('a part by its form: faults at their fields, nothing typed lost', async () => {
     const page = await open();
-    await click(page, '.part-kinds button::-p-text(Sling)');
-    await reads(page, 'Handschlaufe', '.parts-grid');
+    await click(page, '[data-part="part-kinds"] button::-p-text(Sling)');
+    await reads(page, 'Handschlaufe', '[data-part="parts-grid"]');
     await click(page, 'aria/New: sling[role="button"]');
     const type = async (header: string, text: string) =>
       (await find(page, `#cell-${header}`)).type(text);
@@ -286,7 +302,7 @@ describe('the shop’s parts', () => {
     await (await find(page, '#cell-price_eur')).click({ clickCount: 3 });
     await page.keyboard.type('17');
     await click(page, 'aria/Save the part[role="button"]');
-    await reads(page, 'Schlaufe neu', '.parts-grid');
+    await reads(page, 'Schlaufe neu', '[data-part="parts-grid"]');
   });
 
   test('a file with faults names them; the good rows are looked at before they are taken', async () => {
@@ -294,7 +310,7 @@ describe('the shop’s parts', () => {
     const bad = [HEADER, row('probe-1'), row('probe-2', '-1'), row('probe-1')].join('\r\n');
     await upload(page, 'bad.csv', `\ufeff${bad}`);
     await reads(page, '2 faults; 1 good row. Nothing is saved yet.');
-    const faults = await pageText(page, '.faults');
+    const faults = await pageText(page, '[data-part="faults"]');
     expect(faults).toContain('3 price_eur -1 must be 0 to 20000');
     expect(faults).toContain('4 id “probe-1” stands in line 2 already');
     await click(page, 'aria/Look at the 1 good row[role="button"]');
@@ -378,7 +394,7 @@ describe('the arrow from its parts', () => {
     const page = await shop.page();
     await visit(page, `${shop.url}/jobs/${jobId}/kit?slot=arrows`);
     await click(page, 'aria/Build the arrow from its parts[role="link"]');
-    await reads(page, 'good', '.arrow-facts');
+    await reads(page, 'good', '[data-part="arrow-facts"]');
     await click(page, 'aria/Another build[role="button"]');
     await reads(page, 'Side by side');
     const point = (await find(
@@ -388,12 +404,13 @@ describe('the arrow from its parts', () => {
     await point.select('point-feld-150');
     await settled(page);
     await page.waitForFunction(() => {
-      const [first, second] = [...document.querySelectorAll('.compare-builds tbody tr')].map(
-        (row) =>
-          [...row.querySelectorAll('td')]
-            .slice(1)
-            .map((cell) => cell.textContent)
-            .join(),
+      const [first, second] = [
+        ...document.querySelectorAll('[data-part="compare-builds"] tbody tr'),
+      ].map((row) =>
+        [...row.querySelectorAll('td')]
+          .slice(1)
+          .map((cell) => cell.textContent)
+          .join(),
       );
       return first !== second;
     });
@@ -410,11 +427,11 @@ describe('the arrow from its parts', () => {
     await (await find(page, '#arrow-length')).click({ clickCount: 3 });
     await page.keyboard.type('very long');
     await page.keyboard.press('Enter');
-    await reads(page, 'very', '.arrow-numbers');
+    await reads(page, 'very', '[data-part="arrow-numbers"]');
     await (await find(page, '#arrow-length')).click({ clickCount: 3 });
     await page.keyboard.type('29');
     await page.keyboard.press('Enter');
-    await reads(page, 'Front of centre', '.arrow-facts');
+    await reads(page, 'Front of centre', '[data-part="arrow-facts"]');
     await settled(page);
     await click(page, 'aria/Take this arrow: Build B[role="button"]');
     await reads(page, 'Chosen now: Schilf Halm');
@@ -424,8 +441,10 @@ describe('the arrow from its parts', () => {
     expect(arrows.item!.attrs).toMatchObject({ count: 12 });
     // The set on the scale, read by the device, then by hand.
     await click(page, 'aria/Read the scale[role="button"]');
-    await reads(page, 'Mean', '.verdict');
-    await page.waitForFunction(() => document.querySelectorAll('.set-masses li').length === 12);
+    await reads(page, 'Mean', '[data-part="verdict"]');
+    await page.waitForFunction(
+      () => document.querySelectorAll('[data-part="set-masses"] li').length === 12,
+    );
     await settled(page);
     await click(page, 'aria/Weigh anew[role="button"]');
     await settled(page);
@@ -435,7 +454,7 @@ describe('the arrow from its parts', () => {
     await (await find(page, '#arrow-masses')).click({ clickCount: 3 });
     await page.keyboard.type('24.5 24.55 25.9 g');
     await page.keyboard.press('Enter');
-    await reads(page, 'Leave out arrow 3; the other 2 lie', '.verdict');
+    await reads(page, 'Leave out arrow 3; the other 2 lie', '[data-part="verdict"]');
   });
 });
 
@@ -456,20 +475,20 @@ describe('selling', () => {
     await visit(right, `${shop.url}/jobs/${second}/kit?slot=release`);
     const take = 'aria/Take: Handwerk Süd Rücken[role="button"]';
     await click(left, take);
-    await reads(left, 'Handwerk Süd Rücken', '.slots');
+    await reads(left, 'Handwerk Süd Rücken', '[data-part="slots"]');
     await click(right, take);
     await reads(right, 'The last Handwerk Süd Rücken is gone. It was put aside for ticket');
     expect((await shop.snapshot(second)).parts).toEqual([]);
     // What the screen says now is what there is: it comes in some days, and is taken so.
     await right.waitForFunction(() =>
-      [...document.querySelectorAll('.item-rows li')].some(
+      [...document.querySelectorAll('[data-part="item-rows"] li')].some(
         (row) =>
           row.querySelector('b')?.textContent?.trim() === 'Handwerk Süd Rücken' &&
           row.textContent.includes('in 4 days'),
       ),
     );
     await click(right, take);
-    await reads(right, 'Handwerk Süd Rücken', '.slots');
+    await reads(right, 'Handwerk Süd Rücken', '[data-part="slots"]');
     const ordered = (await shop.snapshot(second)).parts[0]!;
     expect(ordered.arrivesDay).toBe('2026-11-28');
   });
@@ -480,9 +499,9 @@ describe('selling', () => {
     await visit(page, `${shop.url}/jobs/${jobId}/kit?slot=sight`);
     await click(page, 'aria/Take: Peilwerk Steg[role="button"]');
     await settled(page);
-    await click(page, '.head a::-p-text(Quote)');
-    await reads(page, 'Peilwerk Steg', '.quote-table');
-    await reads(page, 'Setting up,', '.quote-table');
+    await click(page, '[data-part="head"] a::-p-text(Quote)');
+    await reads(page, 'Peilwerk Steg', '[data-part="quote-table"]');
+    await reads(page, 'Setting up,', '[data-part="quote-table"]');
     await click(page, 'aria/Give this quote[role="button"]');
     await reads(page, 'Nothing has changed since.');
     await visit(page, `${shop.url}/jobs/${jobId}/kit?slot=sight`);
@@ -490,9 +509,9 @@ describe('selling', () => {
     await settled(page);
     await visit(page, `${shop.url}/jobs/${jobId}/kit?part=quote`);
     await reads(page, 'Since the last quote: Peilwerk Steg is gone, Lumen & Lot Einton is new.');
-    await click(page, '.quote-rows a');
-    await reads(page, 'Peilwerk Steg', '.sheet');
-    expect(await pageText(page, '.sheet')).not.toContain('Einton');
+    await click(page, '[data-part="quote-rows"] a');
+    await reads(page, 'Peilwerk Steg', '[data-part="sheet"]');
+    expect(await pageText(page, '[data-part="sheet"]')).not.toContain('Einton');
     await reads(page, 'Deposit, 30 %');
   });
 

@@ -50,20 +50,23 @@ async function throughPaper(page: Page, jobId: string) {
     const tune = jobPaper(snapshot, derived);
     if (tune.state === 'tuned' || tune.state === 'checkCauses') return { tune, moves, papers };
     if (tune.state === 'adjust') {
-      const words = await pageText(page, '.paper-advice h3');
+      const words = await pageText(page, '[data-part="paper-advice"] h3');
       moves.push(words);
       await click(page, 'aria/It is moved[role="button"]');
       await page
         .waitForFunction(
-          (before) => document.querySelector('.paper-advice h3')?.textContent !== before,
+          (before) =>
+            document.querySelector('[data-part="paper-advice"] h3')?.textContent !== before,
           { timeout: 8000 },
-          await page.$eval('.paper-advice h3', (node) => node.textContent).catch(() => ''),
+          await page
+            .$eval('[data-part="paper-advice"] h3', (node) => node.textContent)
+            .catch(() => ''),
         )
         .catch(() => undefined);
     } else {
       await click(page, 'aria/Practice shot[role="button"]');
       await reads(page, 'Note it:');
-      await click(page, 'form .enter');
+      await click(page, 'form [data-part="enter"]');
       papers++;
     }
     await settled(page);
@@ -81,7 +84,7 @@ async function onTheAim(page: Page): Promise<string> {
       { timeout: 8000 },
     );
     if ((await pageText(page)).includes('cannot be told from the aim')) return move;
-    move = await pageText(page, '.pin-move');
+    move = await pageText(page, '[data-part="pin-move"]');
     await click(page, 'aria/The pin is moved: shoot again[role="button"]');
     await reads(page, '0 hits');
   }
@@ -151,7 +154,7 @@ test('a left-handed bow through paper, chronograph, two distances, to a tape tha
   const { tune, moves, papers } = await throughPaper(page, jobId);
   expect(tune.state).toBe('tuned');
   expect(moves.length).toBeGreaterThan(0);
-  await reads(page, 'Good enough', '.paper-advice');
+  await reads(page, 'Good enough', '[data-part="paper-advice"]');
   // Left-handed: the riser stands left of the arrow.
   for (const words of moves.filter((text) => text.startsWith('Rest') && text.includes('riser')))
     expect(/to the left, towards|to the right, away/.test(words)).toBe(true);
@@ -169,30 +172,32 @@ test('a left-handed bow through paper, chronograph, two distances, to a tape tha
   await lane(page, jobId, 'part=paper');
   await click(page, 'aria/Practice shot[role="button"]');
   await reads(page, 'Note it:');
-  await click(page, 'form .enter');
+  await click(page, 'form [data-part="enter"]');
   await settled(page);
 
   await lane(page, jobId, 'part=cord');
-  await click(page, '.tick');
+  await click(page, '[data-part="tick"]');
 
   await lane(page, jobId, 'part=speed');
   await click(page, 'aria/Listen to the chronograph[role="button"]');
-  await reads(page, 'from the device', '.speed-shots');
-  await page.waitForSelector('.shot-rows button', { timeout: 20_000 });
+  await reads(page, 'from the device', '[data-part="speed-shots"]');
+  await page.waitForSelector('[data-part="shot-rows"] button', { timeout: 20_000 });
   let speed = latest((await jobOf(jobId)).derived.history, 'arrowSpeed')!;
   expect(speed.method).toBe('device');
   // A shot that saw the vanes is asked about, and left out only with a reason.
-  const odd = (await pageText(page, '.speed-shots')).includes('does not go with the others');
+  const odd = (await pageText(page, '[data-part="speed-shots"]')).includes(
+    'does not go with the others',
+  );
   if (odd) {
     const shots = speed.data?.kind === 'speeds' ? speed.data.shots : [];
     const slow = shots.reduce((best, shot, i) => (shot.mps < shots[best]!.mps ? i : best), 0);
-    await click(page, `.shot-rows li:nth-child(${slow + 1}) .leave-out`);
+    await click(page, `[data-part="shot-rows"] li:nth-child(${slow + 1}) [data-part="leave-out"]`);
     await page.keyboard.type('saw the vanes');
     await page.keyboard.press('Enter');
-    await reads(page, 'left out: saw the vanes', '.shot-rows');
+    await reads(page, 'left out: saw the vanes', '[data-part="shot-rows"]');
   }
   await reads(page, 'Mass for the weight');
-  await reads(page, 'Efficiency', '.speed-facts');
+  await reads(page, 'Efficiency', '[data-part="speed-facts"]');
 
   await lane(page, jobId, 'part=first');
   expect(await onTheAim(page)).toMatch(/^$|In clicks of 0.05 mm/);
@@ -206,7 +211,7 @@ test('a left-handed bow through paper, chronograph, two distances, to a tape tha
   await type(page, 'Distance', '45 m');
   await onTheAim(page);
   await click(page, 'aria/Confirm the distance 45 m[role="button"]');
-  await reads(page, '45 m', '.confirmed-rows');
+  await reads(page, '45 m', '[data-part="confirmed-rows"]');
   const { derived } = await jobOf(jobId);
   const marks = jobMarks(derived, [metre(18), metre(45)]);
   expect(marks.fit).toMatchObject({ ok: true });
@@ -274,7 +279,7 @@ test('a multi-pin job: gaps, those outside named, where the first has to stand',
   // Chronographed and sighted at two distances, as a sliding one is.
   await lane(page, jobId, 'part=speed');
   await click(page, 'aria/Listen to the chronograph[role="button"]');
-  await page.waitForSelector('.shot-rows button', { timeout: 20_000 });
+  await page.waitForSelector('[data-part="shot-rows"] button', { timeout: 20_000 });
   for (const distance of ['20 m', '40 m']) {
     await lane(page, jobId, 'part=first');
     await type(page, 'Distance', distance);
@@ -288,7 +293,7 @@ test('a multi-pin job: gaps, those outside named, where the first has to stand',
   await lane(page, jobId, 'part=marks&view=pins');
   await reads(page, 'Pin for 1');
   // Every gap drawn is the difference of two marks.
-  const drawn = await page.$$eval('.pin-rows li', (items) =>
+  const drawn = await page.$$eval('[data-part="pin-rows"] li', (items) =>
     items.map((li) => Number(/([\d.]+) mm below/.exec(li.textContent!)?.[1] ?? Number.NaN)),
   );
   const { derived: sighted, snapshot } = await jobOf(jobId);
@@ -303,16 +308,17 @@ test('a multi-pin job: gaps, those outside named, where the first has to stand',
         0.9,
       ),
     );
-  const rows = () => page.$$eval('.pin-rows li', (items) => items.map((li) => li.textContent));
+  const rows = () =>
+    page.$$eval('[data-part="pin-rows"] li', (items) => items.map((li) => li.textContent));
   expect((await rows()).length).toBe(5);
   // A room too small names the far pins.
   await type(page, 'Room for pins in the housing, mm', '12 mm');
-  await reads(page, 'does not fit', '.pin-rows');
+  await reads(page, 'does not fit', '[data-part="pin-rows"]');
   await reads(page, 'Outside the housing: ');
   await type(page, 'Room for pins in the housing, mm', '60 mm');
   await reads(page, 'All fit when the first pin stands no lower than');
   // The drawing is in millimetres of the screen: a fifth of a hundred is twenty.
-  const bar = await page.$eval('.pins-figure svg', (node) => {
+  const bar = await page.$eval('[data-part="pins-figure"] svg', (node) => {
     const box = node.getBoundingClientRect();
     return box.width / (node as SVGSVGElement).viewBox.baseVal.width;
   });
@@ -326,14 +332,14 @@ test('“the scale says 47 at a true 50”, and a mark that does not fit is name
   await type(page, 'True distance', '50 m');
   await type(page, 'The scale reads there', '47 m');
   await click(page, 'aria/Take this mark[role="button"]');
-  await reads(page, 'scale read 47 m', '.confirmed-rows');
+  await reads(page, 'scale read 47 m', '[data-part="confirmed-rows"]');
   await reads(page, 'does not fit the others');
-  await page.waitForSelector('.confirmed-rows li[data-out="yes"]');
-  await click(page, '.confirmed-rows li[data-out="yes"] .leave-out');
+  await page.waitForSelector('[data-part="confirmed-rows"] li[data-out="yes"]');
+  await click(page, '[data-part="confirmed-rows"] li[data-out="yes"] [data-part="leave-out"]');
   await page.keyboard.type('tape was the old one');
   await page.keyboard.press('Enter');
   await page.waitForFunction(
-    () => document.querySelectorAll('.confirmed-rows li[data-out="yes"]').length === 0,
+    () => document.querySelectorAll('[data-part="confirmed-rows"] li[data-out="yes"]').length === 0,
     { timeout: 8000 },
   );
   await type(page, 'True distance', '18 m');
@@ -350,7 +356,7 @@ test('bare shafts and a walk-back line, with the rest moved by what they say', a
   await type(page, 'Bare shafts high (+) or low (−)', '0');
   await reads(page, 'Counted at 18 m as 12.0 cm right');
   await click(page, 'aria/Note the pair[role="button"]');
-  await reads(page, '120 mm right', '.lane-check');
+  await reads(page, '120 mm right', '[data-part="lane-check"]');
 
   await lane(page, jobId, 'part=paper&check=walk');
   for (const [distance, right] of [
@@ -361,7 +367,7 @@ test('bare shafts and a walk-back line, with the rest moved by what they say', a
     await type(page, 'Distance', distance);
     await type(page, 'Right (+) or left (−)', right);
     await page.keyboard.press('Enter');
-    await reads(page, distance, '.rows');
+    await reads(page, distance, '[data-part="rows"]');
   }
   await reads(page, 'a metre to the right');
   await reads(page, 'to the left, towards the riser');
@@ -397,7 +403,7 @@ test('a device that is pulled out, sends nothing or is not there: told, and noth
   await click(page, 'aria/Listen to the chronograph[role="button"]');
   await reads(page, 'Chronograph, stand-in does not answer any more');
   await settled(page);
-  await page.waitForSelector('.shot-rows li:nth-child(4) button', { timeout: 8000 });
+  await page.waitForSelector('[data-part="shot-rows"] li:nth-child(4) button', { timeout: 8000 });
   const now = latest((await jobOf(jobId)).derived.history, 'arrowSpeed')!;
   expect(now.seq).toBeGreaterThan(before.seq);
   expect(now.data?.kind === 'speeds' && now.data.shots.length).toBeGreaterThan(3);

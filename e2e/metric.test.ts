@@ -72,7 +72,7 @@ const TRADE =
 const tradeWords = (page: Page) =>
   page.evaluate((pattern) => {
     // The pad’s unit keys are there to type another unit on purpose.
-    document.querySelectorAll('[data-units], .pad').forEach((node) => node.remove());
+    document.querySelectorAll('[data-units], [data-part="pad"]').forEach((node) => node.remove());
     const fields = [...document.querySelectorAll('input, textarea')].map(
       (field) => `${field.getAttribute('placeholder') ?? ''} ${(field as HTMLInputElement).value}`,
     );
@@ -149,9 +149,10 @@ describe('a metric shop', () => {
   test('nor on its build sheet', async () => {
     const page = await shop.page();
     await visit(page, `${shop.url}/jobs/${jobId}/handover`);
-    for (const box of await page.$$('.caution-rows input')) await box.click();
+    for (const box of await page.$$('[data-part="caution-rows"] input')) await box.click();
     await page.waitForFunction(
-      () => document.querySelectorAll('.caution-rows input:not(:checked)').length === 0,
+      () =>
+        document.querySelectorAll('[data-part="caution-rows"] input:not(:checked)').length === 0,
     );
     await (await page.waitForSelector('#open-reason'))!.type('a test');
     await click(page, 'aria/Make the build sheet[role="button"]');
@@ -164,7 +165,7 @@ describe('a metric shop', () => {
   test('a bow’s form is read and written in them, and what is left alone stays exact', async () => {
     const page = await shop.page();
     await visit(page, `${shop.url}/shop/bows`);
-    await page.$$eval('.stock-table tr', (rows) =>
+    await page.$$eval('[data-part="stock-table"] tr', (rows) =>
       rows
         .find((row) => /Fjordling 31\s+right/.test((row as HTMLElement).innerText))!
         .querySelector('button')!

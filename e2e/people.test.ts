@@ -67,16 +67,16 @@ class Person {
   async trial(weight: string, outcome: string): Promise<void> {
     await this.hands.numberOnly('Weight of the trial bow', weight);
     await click(this.page, `aria/${outcome}[role="button"]`);
-    await reads(this.page, `${weight} lb`, '.trial-rows');
+    await reads(this.page, `${weight} lb`, '[data-part="trial-rows"]');
   }
 
   /** From the bow as it stands to the start weight: the field already stands at the plan's turns. */
   async setsBolts(weigh: (turns: number) => number): Promise<void> {
     await this.goes('bow?part=bolts', 'Peak weight on the scale');
     for (let i = 0; i < 5; i++) {
-      if ((await pageText(this.page, '.work')).includes('Nothing to turn')) return;
+      if ((await pageText(this.page, 'main')).includes('Nothing to turn')) return;
       const turns = await this.page.$eval(
-        '.stepper input',
+        '[data-part="stepper"] input',
         (node) => (node as HTMLInputElement).value,
       );
       const [whole, fraction] = turns.trim().split(/[ \u00a0]+/);
@@ -123,7 +123,7 @@ test('a new adult: conversation, two methods that disagree and are measured agai
   expect(archer).toMatchObject({ injury: 'left elbow', release: 'thumb', phone: '0151 555 0201' });
   expect(job).toMatchObject({ lowLight: true, furthestM: 50, budgetCents: 190000 });
   expect(job.skipped).toEqual(['hand', 'rules', 'dates']);
-  await reads(page, 'Injury told: left elbow', '.margin');
+  await reads(page, 'Injury told: left elbow', '[data-part="margin"]');
 
   await click(page, 'aria/Test the eye in Fit[role="link"]');
   for (const eye of ['right eye', 'left eye', 'right eye'])
@@ -134,7 +134,7 @@ test('a new adult: conversation, two methods that disagree and are measured agai
   await adult.goes('fit', 'Arm span');
   await adult.number('Arm span', '72');
   await adult.number('Wall to mouth', '26');
-  await reads(page, 'the methods disagree', '.parts-aside');
+  await reads(page, 'the methods disagree', '[data-part="parts-aside"]');
   await reads(page, 'two cannot tell which of them is wrong');
   // Read again far from before: it is asked which of the two is wrong.
   await click(page, 'aria/Measure arm span[role="button"]');
@@ -144,15 +144,15 @@ test('a new adult: conversation, two methods that disagree and are measured agai
   await click(page, 'aria/Measure wall to mouth[role="button"]');
   await adult.number('Wall to mouth', '27 1/4');
   await answered(page, 'The first was wrong');
-  await reads(page, '2 methods agree', '.parts-aside');
-  await reads(page, 'nearest', '.module-rows');
+  await reads(page, '2 methods agree', '[data-part="parts-aside"]');
+  await reads(page, 'nearest', '[data-part="module-rows"]');
 
   await adult.goes('fit?part=weight', 'Time the hold');
   await click(page, 'aria/Time the hold[role="button"]');
   await new Promise((resolve) => setTimeout(resolve, 1300));
   await click(page, 'aria/Stop[role="button"]');
   await adult.trial('30', 'Smooth');
-  await reads(page, 'held 1', '.trial-rows');
+  await reads(page, 'held 1', '[data-part="trial-rows"]');
   await adult.trial('35', 'Smooth');
   await adult.trial('40', 'Strained');
   expect((await adult.snapshot()).fitReadings.find(({ si2 }) => si2 !== null)!.si2).toBeGreaterThan(
@@ -164,7 +164,7 @@ test('a new adult: conversation, two methods that disagree and are measured agai
   await click(page, 'aria/Take this bow: Torvik Wellenläufer[role="button"]');
   await click(page, '[aria-label="Bottom cam"] [data-wanted="yes"]');
   await adult.setsBolts((turns) => 50.6 - 3.4 * turns);
-  await reads(page, 'all in', '.rail a:nth-child(3)');
+  await reads(page, 'all in', '[data-part="rail"] a:nth-child(3)');
 
   await adult.goes('kit?slot=sight', 'often dim: fewer, larger pins are seen longer');
 });
@@ -176,7 +176,7 @@ test('a minor with guardian: looked at, started low, drawn against the legal fig
   await child.says('guardianName', 'Ragna Rask');
   await child.picks('12to15');
   await child.next('What do you want to shoot?');
-  await reads(page, 'A minor: Ragna Rask decides', '.margin');
+  await reads(page, 'A minor: Ragna Rask decides', '[data-part="margin"]');
   await child.next('Have you shot before?');
   await child.picks('slight');
   await child.next('Does anything hurt');
@@ -185,12 +185,12 @@ test('a minor with guardian: looked at, started low, drawn against the legal fig
   await child.goes('fit', 'Arm span');
   await child.number('Arm span', '60');
   await child.number('Wall to mouth', '24 1/2');
-  await reads(page, '2 methods agree', '.parts-aside');
+  await reads(page, '2 methods agree', '[data-part="parts-aside"]');
   await child.goes('fit?part=posture', 'The eye judges the bow in hand');
   await child.number('Draw length of the bow in hand', '24 1/2');
   for (const place of ['Bow arm', 'Drawing elbow', 'Shoulders']) {
-    await reads(page, place, '.look-title');
-    await click(page, '.looks [data-seen="right"]');
+    await reads(page, place, '[data-part="look-title"]');
+    await click(page, '[data-part="looks"] [data-seen="right"]');
   }
   await reads(page, 'The eye is content with this length.');
   await child.goes('fit?part=weight', 'Weight of the trial bow');
@@ -200,7 +200,7 @@ test('a minor with guardian: looked at, started low, drawn against the legal fig
   await click(page, 'aria/Take this bow: Almveit Zeisig 27[role="button"]');
   await click(page, '[aria-label="Bottom cam"] [data-wanted="yes"]');
   await child.setsBolts((turns) => 40.4 - 2.2 * turns);
-  await reads(page, 'all in', '.rail a:nth-child(3)');
+  await reads(page, 'all in', '[data-part="rail"] a:nth-child(3)');
   // Room to grow has days, and the growth starts from this bow.
   await child.goes('fit?part=weight', 'Room to grow');
   await reads(page, 'Each step only after the hold test');
@@ -216,7 +216,7 @@ test('a left-handed archer with a right eye: told, and the hand follows the eye 
   await click(page, 'aria/right eye[role="button"]');
   await reads(page, 'Left hand, right eye: how to go on');
   await reads(page, 'Shoot from the eye’s side');
-  await click(page, '.ways li:nth-child(2) button');
+  await click(page, '[data-part="ways"] li:nth-child(2) button');
   expect((await lefty.snapshot()).archer).toMatchObject({ hand: 'left', eyeHandling: 'closeEye' });
   await lefty.goes('meet?ask=hand', 'Which hand draws, which eye aims?');
   await reads(page, 'Hand and eye do not match', '[data-open]');
@@ -226,9 +226,9 @@ test('a left-handed archer with a right eye: told, and the hand follows the eye 
   await lefty.number('Wall to mouth', '27 3/4');
   await lefty.goes('fit?part=posture', 'Draw length of the bow in hand');
   await lefty.number('Draw length of the bow in hand', '27 1/2');
-  await find(page, '.archer[style*="scaleX(-1)"]');
-  await click(page, '.looks [data-seen="tooLong"]');
-  await click(page, '.looks [data-seen="tooLong"]');
+  await find(page, '[data-part="archer"][style*="scaleX(-1)"]');
+  await click(page, '[data-part="looks"] [data-seen="tooLong"]');
+  await click(page, '[data-part="looks"] [data-seen="tooLong"]');
   await reads(page, 'Number and eye contradict each other');
   await lefty.goes('fit', 'contradict each other');
   await lefty.goes('fit?part=weight', 'Weight of the trial bow');
@@ -237,11 +237,11 @@ test('a left-handed archer with a right eye: told, and the hand follows the eye 
   await lefty.goes('bow?part=choose', 'in the shop fit');
   await click(page, 'aria/Take this bow: Sundhav Fjordling 31[role="button"]');
   await click(page, '[aria-label="Top cam"] [data-wanted="yes"]');
-  await reads(page, '1 of', '.rail a:nth-child(3)').catch(() => undefined);
+  await reads(page, '1 of', '[data-part="rail"] a:nth-child(3)').catch(() => undefined);
   await click(page, '[aria-label="Bottom cam"] [data-wanted="yes"]');
   expect((await lefty.snapshot()).bow!.hand).toBe('left');
   await lefty.setsBolts((turns) => 60.8 - 2.6 * turns);
-  await reads(page, 'all in', '.rail a:nth-child(3)');
+  await reads(page, 'all in', '[data-part="rail"] a:nth-child(3)');
 });
 
 test('an archer who brings an old bow: it is the target, down to peep and pin', async () => {
@@ -275,9 +275,9 @@ test('an archer who brings an old bow: it is the target, down to peep and pin', 
   await click(page, '[aria-label="Top cam"] [data-wanted="yes"]');
   await click(page, '[aria-label="Bottom cam"] [data-wanted="yes"]');
   await old.goes('bow?part=bolts', 'As the old bow they like');
-  await reads(page, '52 lb', '.goal-line');
+  await reads(page, '52 lb', '[data-part="goal-line"]');
   await old.setsBolts((turns) => 60.4 - 2.5 * turns);
-  await reads(page, 'all in', '.rail a:nth-child(3)');
+  await reads(page, 'all in', '[data-part="rail"] a:nth-child(3)');
 });
 
 test('somebody who was here before is found, with bow and readings, and the bow can be the target', async () => {
@@ -285,12 +285,12 @@ test('somebody who was here before is found, with bow and readings, and the bow 
   await visit(page, shop.url);
   await page.keyboard.press('n');
   await page.type('#new-name', 'aino rusu');
-  await click(page, '.known button');
+  await click(page, '[data-part="known"] button');
   await page.waitForFunction(() => location.pathname.endsWith('/meet'));
-  await reads(page, 'Here before', '.margin');
-  await reads(page, 'Almveit Grauspecht 34', '.earlier');
-  await reads(page, 'build sheet', '.earlier');
-  await reads(page, 'known', '.conversation');
+  await reads(page, 'Here before', '[data-part="margin"]');
+  await reads(page, 'Almveit Grauspecht 34', '[data-part="earlier"]');
+  await reads(page, 'build sheet', '[data-part="earlier"]');
+  await reads(page, 'known', '[data-part="conversation"]');
   await click(page, 'aria/Take it as the bow they like[role="button"]');
   await reads(page, 'Taken as the bow they like.');
   const jobId = /jobs\/([^/]+)/.exec(page.url())![1]!;

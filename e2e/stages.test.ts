@@ -20,14 +20,15 @@ async function open(who: string, path: string, words: string) {
 describe('Fit', () => {
   test('while a number is typed the picture already moves', async () => {
     const { page } = await open('Ilse', 'fit', '3 methods agree');
-    const before = await pageText(page, '.parts-aside');
+    const before = await pageText(page, '[data-part="parts-aside"]');
     await page.type('[data-measure]', '25 3/4');
-    await reads(page, '4 methods agree', '.parts-aside');
-    expect(await pageText(page, '.drawing')).toContain('the bow that fits 27 1/2 in');
+    await reads(page, '4 methods agree', '[data-part="parts-aside"]');
+    expect(await pageText(page, '[data-part="drawing"]')).toContain('the bow that fits 27 1/2 in');
     await (await find(page, '[data-measure]')).click({ clickCount: 3 });
     await page.keyboard.press('Backspace');
     await page.waitForFunction(
-      (text) => document.querySelector('.parts-aside')!.textContent!.includes(text.slice(-15)),
+      (text) =>
+        document.querySelector('[data-part="parts-aside"]')!.textContent!.includes(text.slice(-15)),
       {},
       before,
     );
@@ -39,7 +40,7 @@ describe('Fit', () => {
     await page.type('[data-measure]', '68 1/4');
     await page.keyboard.press('Enter');
     await settled(page);
-    await reads(page, 'arm span ×2', '.drawing');
+    await reads(page, 'arm span ×2', '[data-part="drawing"]');
     const spans = (await shop.snapshot(jobId)).fitReadings.filter(({ key }) => key === 'armSpan');
     expect(spans.map(({ entered }) => entered)).toEqual(['68 in', '68 1/4 in']);
   });
@@ -48,22 +49,25 @@ describe('Fit', () => {
 describe('Fit, further', () => {
   test('another school for one job moves the arm span, and says whose it is', async () => {
     const { page, jobId } = await open('Casimir', 'fit', '2 methods agree');
-    const span = async () => /arm span ([\d /]+) in/.exec(await pageText(page, '.drawing'))![1]!;
+    const span = async () =>
+      /arm span ([\d /]+) in/.exec(await pageText(page, '[data-part="drawing"]'))![1]!;
     const before = await span();
     await click(page, 'aria/loop counts[role="button"]');
     await settled(page);
     expect(await span()).not.toBe(before);
-    await reads(page, 'Loop counts is on (for this job)', '.margin');
+    await reads(page, 'Loop counts is on (for this job)', '[data-part="margin"]');
     expect((await shop.snapshot(jobId)).job.loopCounts).toBe(true);
     await page.keyboard.press('z');
-    await reads(page, 'Loop counts is off (shop setting)', '.margin');
+    await reads(page, 'Loop counts is off (shop setting)', '[data-part="margin"]');
     expect(await span()).toBe(before);
   });
 
   test('room to grow: two pounds a fortnight, holding weight, hold test', async () => {
     const { page } = await open('Ilse', 'fit?part=weight', 'Room to grow');
     await reads(page, 'they hold 8 lb at the wall, 80 % let off');
-    const rows = await page.$$eval('.growth-rows li', (nodes) => nodes.map((n) => n.innerText));
+    const rows = await page.$$eval('[data-part="growth-rows"] li', (nodes) =>
+      nodes.map((n) => n.innerText),
+    );
     expect(rows.length).toBeGreaterThan(3);
     expect(rows[0]!.replace(/\s+/g, ' ')).toMatch(/^[A-Z][a-z]{2} \d+ [A-Z][a-z]{2} 44 lb$/);
     await reads(page, '12 arrows, no lifting to the sky');
@@ -74,7 +78,7 @@ describe('Fit, further', () => {
     await visit(page, shop.url);
     await page.keyboard.press('/');
     await page.type('#find', 'marand');
-    await reads(page, 'Ilse Maarand', '.found');
+    await reads(page, 'Ilse Maarand', '[data-part="found"]');
   });
 });
 
@@ -89,9 +93,9 @@ describe('Bow', () => {
     await page.keyboard.press('Enter');
     await reads(page, 'This bow has one draw length');
     expect((await shop.snapshot(jobId)).job.bowReason).toContain('only to feel the grip');
-    await click(page, '.parts a[href*="part=choose"]');
+    await click(page, '[data-part="parts"] a[href*="part=choose"]');
     await click(page, 'aria/Put it back: Torvik Uferläufer 28[role="button"]');
-    await reads(page, 'none yet', '.parts');
+    await reads(page, 'none yet', '[data-part="parts"]');
     expect((await shop.snapshot(jobId)).bow).toBeNull();
   });
 
@@ -107,8 +111,8 @@ describe('Bow', () => {
     await page.type('#goal', '28');
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
-    await reads(page, '28 in', '.goal-line');
-    await reads(page, 'Set by the technician: he likes it so', '.margin');
+    await reads(page, '28 in', '[data-part="goal-line"]');
+    await reads(page, 'Set by the technician: he likes it so', '[data-part="margin"]');
     expect((await shop.snapshot(jobId)).job).toMatchObject({ moduleReason: 'he likes it so' });
     await click(page, 'aria/Another step[role="button"]');
     await click(page, 'aria/Back to the fit’s own[role="button"]');
@@ -120,28 +124,28 @@ describe('Bow', () => {
     const { page } = await open('Bettina', 'bow?part=module', 'Two cams carry a module');
     await click(page, '[aria-label="Top cam"] button:nth-child(1)');
     await reads(page, 'The two modules stand apart');
-    expect(await page.$eval('.note[data-kind="stop"]', (node) => node.getAttribute('role'))).toBe(
-      'alert',
-    );
+    expect(
+      await page.$eval('.MuiAlert-root[data-kind="stop"]', (node) => node.getAttribute('role')),
+    ).toBe('alert');
     await page.keyboard.press('z');
-    await page.waitForFunction(() => !document.querySelector('.note[data-kind="stop"]'));
+    await page.waitForFunction(() => !document.querySelector('.MuiAlert-root[data-kind="stop"]'));
   });
 
   test('the turning plan says every pause, and the chart is drawn', async () => {
     const { page } = await open('Casimir', 'bow?part=bolts', 'Turning plan');
-    const plan = await pageText(page, '.plan-rows');
+    const plan = await pageText(page, '[data-part="plan-rows"]');
     expect(plan).toContain('upper, then lower');
     expect(plan).toContain('weigh again');
-    await find(page, '.chart .apexcharts-series path');
-    await reads(page, 'expected', '.work');
+    await find(page, '.apexcharts-series path');
+    await reads(page, 'expected', 'main');
   });
 });
 
 describe('Draw force', () => {
   test('says what is held, stored and carried, and what changes the speed', async () => {
     const { page } = await open('Ilse', 'bow?part=force', 'a pound more weight');
-    await find(page, '.chart .apexcharts-series path');
-    const text = await pageText(page, '.work');
+    await find(page, '.apexcharts-series path');
+    const text = await pageText(page, 'main');
     expect(text).toMatch(/Holding weight 8\.\d lb 8\.\d lb/);
     expect(text).toMatch(/Let-off 80 % 80 %/);
     expect(text).toMatch(/Valley \d+ mm/);
@@ -152,7 +156,7 @@ describe('Draw force', () => {
 
   test('says what is missing where it cannot be told', async () => {
     const { page } = await open('Casimir', 'bow?part=force', 'The speed needs a setting');
-    await reads(page, 'by the model', '.legend');
+    await reads(page, 'by the model', '[data-part="legend"]');
   });
 });
 
@@ -161,14 +165,14 @@ describe('Kit', () => {
     const { page, jobId } = await open('Ove', 'kit?slot=sight', 'From the shop');
     // Of the one total the parts: the bench’s work goes with what is chosen.
     const total = () =>
-      page.$eval('.made-of', (node) =>
+      page.$eval('[data-part="made-of"]', (node) =>
         /parts €\s([\d\s]+)/.exec(node.textContent!)![1]!.replace(/\D/g, ''),
       );
     const before = Number(await total());
     await click(page, 'aria/Take: Peilwerk Steg[role="button"]');
-    await reads(page, 'Peilwerk Steg', '.slots');
+    await reads(page, 'Peilwerk Steg', '[data-part="slots"]');
     expect(Number(await total())).toBe(before + 239);
-    const refused = await page.$$eval('.item-rows li[data-hard="yes"]', (rows) =>
+    const refused = await page.$$eval('[data-part="item-rows"] li[data-hard="yes"]', (rows) =>
       rows.map((row) => [row.textContent, row.querySelectorAll('button').length] as const),
     );
     expect(refused.length).toBeGreaterThan(0);
@@ -208,8 +212,8 @@ describe('Kit', () => {
     await reads(page, 'Say what it is');
     await page.type('#own-quiver', 'old hip quiver');
     await page.keyboard.press('Enter');
-    await reads(page, 'old hip quiver', '.slots');
-    await reads(page, 'Quiver · brought along', '.slots');
+    await reads(page, 'old hip quiver', '[data-part="slots"]');
+    await reads(page, 'Quiver · brought along', '[data-part="slots"]');
   });
 });
 
@@ -236,37 +240,41 @@ describe('Bench', () => {
 
   test('a step out of turn names what comes first', async () => {
     const { page } = await open('Bettina', 'bench?step=peepIn', 'Put the peep in the string');
-    await reads(page, 'First:', '.work');
-    await reads(page, 'First: Twist the string for the rest of the draw length', '.work');
-    expect(await pageText(page, '.margin')).toContain('both limbs seated in their fingers');
+    await reads(page, 'First:', 'main');
+    await reads(page, 'First: Twist the string for the rest of the draw length', 'main');
+    expect(await pageText(page, '[data-part="margin"]')).toContain(
+      'both limbs seated in their fingers',
+    );
   });
 
   test('a done step stays until one goes on; . ticks and goes on', async () => {
     const { page } = await open('Ove', 'bench?step=silence', 'Silence the rest');
     await page.keyboard.press('.');
     await page.waitForFunction(
-      () => document.querySelector('.step-title')?.textContent !== 'Silence the rest',
+      () => document.querySelector('[data-part="step-title"]')?.textContent !== 'Silence the rest',
     );
     await page.goBack();
-    await reads(page, 'Silence the rest', '.step-title');
-    await reads(page, 'Done again', '.tick');
+    await reads(page, 'Silence the rest', '[data-part="step-title"]');
+    await reads(page, 'Done again', '[data-part="tick"]');
   });
 
   test('the press is entered once, and says how much is done there in one go', async () => {
     const { page } = await open('Casimir', 'bench', 'The way from here');
-    const stations = await page.$$eval('.visit-station', (nodes) =>
+    const stations = await page.$$eval('[data-part="visit-station"]', (nodes) =>
       nodes.map((n) => n.textContent),
     );
     expect(stations.filter((name) => name === 'Press')).toHaveLength(1);
-    expect(await pageText(page, '.visits')).toMatch(/\d steps in one go: have everything ready/);
+    expect(await pageText(page, '[data-part="visits"]')).toMatch(
+      /\d steps in one go: have everything ready/,
+    );
   });
 
   test('another job is two taps away, and this one waits where it was', async () => {
     const { page, jobId } = await open('Ilse', 'bench?step=trueHeights', 'Peep above the arrow');
-    await click(page, '.brand');
+    await click(page, '[data-part="brand"]');
     await reads(page, 'The bench today');
-    await click(page, '.tickets a:nth-child(2)');
-    await find(page, '.rail');
+    await click(page, '[data-part="tickets"] a:nth-child(2)');
+    await find(page, '[data-part="rail"]');
     await visit(page, `${shop.url}/jobs/${jobId}`);
     await page.waitForFunction(() => location.pathname.endsWith('/bench'));
   });
@@ -279,7 +287,7 @@ describe('Lane', () => {
     await hands.fill('Nock right (+) or left (−)', '-6');
     await hands.fill('Nock high (+) or low (−)', '2 mm');
     await reads(page, 'Note it: nock 2 mm high, 6 mm left');
-    await click(page, 'form .enter');
+    await click(page, 'form [data-part="enter"]');
     await settled(page);
     const tears = (await shop.snapshot(jobId)).readings.filter(({ key }) => key === 'paperTear');
     expect(tears.map(({ si, si2 }) => [si, si2])).toEqual([
@@ -287,7 +295,7 @@ describe('Lane', () => {
       [7, 3],
       [-6, 2],
     ]);
-    await reads(page, 'worth another look', '.papers');
+    await reads(page, 'worth another look', '[data-part="papers"]');
   });
 
   test('a tear that cannot be is refused at its field', async () => {
@@ -296,7 +304,7 @@ describe('Lane', () => {
     const hands = keyboard(page);
     await hands.fill('Nock right (+) or left (−)', '400');
     await reads(page, 'Too large for the paper tear to the side');
-    await click(page, 'form .enter');
+    await click(page, 'form [data-part="enter"]');
     await reads(page, 'Too large for the paper tear to the side');
     expect((await shop.snapshot(jobId)).job.version).toBe(version);
   });
@@ -316,7 +324,7 @@ describe('Lane', () => {
     }
     await reads(page, '4 hits');
     await reads(page, 'towards the hits; then shoot again');
-    expect(await pageText(page, '.note[role="status"]')).toMatch(
+    expect(await pageText(page, '.MuiAlert-root[role="status"]')).toMatch(
       /Move the pin \d\.\d mm up and \d\.\d mm right/,
     );
     const confirm = await page.$$eval('button', (nodes) =>
@@ -336,7 +344,7 @@ describe('Lane', () => {
 
   test('marks say what they rest on', async () => {
     const { page } = await open('Teodor', 'lane?part=marks', 'Pin below 10 m');
-    const margin = await pageText(page, '.margin');
+    const margin = await pageText(page, '[data-part="margin"]');
     expect(margin).toMatch(/arrow speed \d+ fps predicted/);
     expect(margin).toMatch(/arrow mass 405 gr measured/);
   });
@@ -347,7 +355,7 @@ describe('Handover', () => {
     const { page, jobId } = await open('Teodor', 'handover', 'Still open');
     const make = await find(page, 'aria/Make the build sheet[role="button"]');
     expect(await make.evaluate((node) => (node as HTMLButtonElement).disabled)).toBe(true);
-    for (const box of await page.$$('.caution-rows input')) {
+    for (const box of await page.$$('[data-part="caution-rows"] input')) {
       await box.evaluate((node) => (node as HTMLElement).click());
       await settled(page);
     }
@@ -360,8 +368,8 @@ describe('Handover', () => {
     await reads(page, 'say why it is handed over all the same');
     await page.type('#open-reason', 'he travels tonight');
     await click(page, 'aria/Make the build sheet[role="button"]');
-    await reads(page, 'Revision 1', '.sheet-rows');
-    await click(page, '.sheet-rows a[href*="/sheet/1"]');
+    await reads(page, 'Revision 1', '[data-part="sheet-rows"]');
+    await click(page, '[data-part="sheet-rows"] a[href*="/sheet/1"]');
     await reads(page, 'Handed over all the same: he travels tonight');
     expect((await shop.snapshot(jobId)).sheets).toHaveLength(1);
   });
@@ -375,10 +383,10 @@ describe('Handover', () => {
     await page.keyboard.press('g');
     await page.keyboard.press('8');
     await click(page, 'aria/Make revision 2[role="button"]');
-    await reads(page, 'Revision 2', '.sheet-rows');
+    await reads(page, 'Revision 2', '[data-part="sheet-rows"]');
     await visit(page, `${shop.url}/jobs/${jobId}/sheet/1`);
     await reads(page, 'There is a newer revision, 2.');
-    expect(await pageText(page, '.sheet')).toContain('2760 g');
+    expect(await pageText(page, '[data-part="sheet"]')).toContain('2760 g');
     await visit(page, `${shop.url}/jobs/${jobId}/sheet/2`);
     await reads(page, '2800 g');
   });
@@ -389,24 +397,28 @@ describe('Whole packages', () => {
     const { page, jobId } = await open('Ove', 'kit', 'Whole packages side by side');
     const before = (await shop.snapshot(jobId)).parts;
     await click(page, 'aria/Whole packages side by side[role="link"]');
-    await reads(page, 'Balanced', '.packages');
+    await reads(page, 'Balanced', '[data-part="packages"]');
     await reads(page, 'What more money buys');
     const names = () =>
-      page.$$eval('.package:last-child .place-name', (nodes) => nodes.map((n) => n.textContent!));
+      page.$$eval('[data-part="package"]:last-child [data-part="place-name"]', (nodes) =>
+        nodes.map((n) => n.textContent!),
+      );
     const sight = (await names())[0]!;
     await click(page, `aria/Not ${sight}: show what comes instead[role="button"]`);
-    await reads(page, `without ${sight}`, '.without');
+    await reads(page, `without ${sight}`, '[data-part="without"]');
     await page.waitForFunction(
       (gone) => {
-        const first = document.querySelector('.package:last-child .place-name');
+        const first = document.querySelector(
+          '[data-part="package"]:last-child [data-part="place-name"]',
+        );
         return first !== null && first.textContent !== gone;
       },
       {},
       sight,
     );
     const wanted = await names();
-    await click(page, '.package:last-child header button');
-    await reads(page, wanted[0]!, '.slots');
+    await click(page, '[data-part="package"]:last-child header button');
+    await reads(page, wanted[0]!, '[data-part="slots"]');
     const labels = (await shop.snapshot(jobId)).parts.map(({ label }) => label);
     for (const name of wanted) expect(labels).toContain(name);
     expect(labels).toContain('his own thumb release');

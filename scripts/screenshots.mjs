@@ -82,7 +82,7 @@ const browser = await puppeteer.launch({
 try {
   const page = await browser.newPage();
   await page.setViewport({ width, height });
-  if (dim) await page.evaluateOnNewDocument(() => localStorage.setItem('waffenrad.dim', 'yes'));
+  if (dim) await page.evaluateOnNewDocument(() => localStorage.setItem('waffenrad.scheme', 'dark'));
   page.on(
     'console',
     (message) => message.type() === 'error' && console.log('console:', message.text()),
@@ -99,8 +99,9 @@ try {
       waitUntil: 'load',
     });
     await page.evaluate(() => document.fonts.ready);
-    if (path.includes('packages')) await page.waitForSelector('.chart', { timeout: 9000 });
-    if (await page.$('.chart')) await page.waitForSelector('.chart .apexcharts-series path');
+    if (path.includes('packages'))
+      await page.waitForSelector('[data-part="chart"]', { timeout: 9000 });
+    if (await page.$('[data-part="chart"]')) await page.waitForSelector('.apexcharts-series path');
     await new Promise((resolve) => setTimeout(resolve, 900));
     await page.screenshot({ path: join(out, `${name}.png`), fullPage: name === 'sheet' });
     const over = await page.evaluate(() => document.documentElement.scrollWidth > innerWidth);

@@ -34,6 +34,7 @@ export const LAYERS = [
 /** Areas of `src/ui`. */
 export const UI = [
   ['words', 'theme'],
+  ['pieces'],
   ['keep'],
   ['fields', 'drawings', 'charts'],
   ['frame'],

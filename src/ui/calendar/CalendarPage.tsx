@@ -2,20 +2,26 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { type CalendarView, type Shop } from '@/core/job';
 import { stationName } from '@/core/bench';
 import { USUAL_SHIFT, type PlacedVisit } from '@/core/calendar';
 import { addDays } from '@/core/units';
+import { Press } from '../pieces/Press';
 import { dayText, plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
 import { useAsk } from '../frame/useAsk';
 import { calendarWords as w, today } from '../words';
+import { Note, Tag } from '../pieces/texts';
+import { BlockTitle, Empty, Rows, Split } from '../pieces/layout';
 import { clockWords, whenWords } from './clock';
 import { DayChart } from './DayChart';
 import { MovePanel } from './MovePanel';
 import { PlanState } from './PlanState';
 import { useCalendar, type Calendar } from './useCalendar';
 import { LateList } from './LateList';
+import css from './CalendarPage.module.css';
+import lateCss from './late.module.css';
 
 const DAY = 1440;
 /** Days to choose from. */
@@ -62,15 +68,15 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
   return (
     <>
       <PageHead title={w.title} />
-      <main className="calendar">
-        <nav className="calendar-days" aria-label={w.day}>
+      <main className={css.calendar}>
+        <nav className={css.calendarDays} data-part="calendar-days" aria-label={w.day}>
           {from > 0 && (
-            <button type="button" onClick={() => setFrom(Math.max(0, from - SHOWN_DAYS))}>
+            <Press type="button" onClick={() => setFrom(Math.max(0, from - SHOWN_DAYS))}>
               {w.earlier}
-            </button>
+            </Press>
           )}
           {Array.from({ length: SHOWN_DAYS }, (_, i) => from + i).map((i) => (
-            <button
+            <Press
               key={i}
               type="button"
               aria-pressed={i === at}
@@ -84,23 +90,25 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
                   ? dayText(view.firstDay, view.firstDay)
                   : plainDay(addDays(view.firstDay, i))}
               </b>
-              <span className="soft">{ofDay(i).length || '–'}</span>
-            </button>
+              <Typography color="textSecondary" component="span">
+                {ofDay(i).length || '–'}
+              </Typography>
+            </Press>
           ))}
           {from + SHOWN_DAYS < MOST_DAYS && (
-            <button type="button" onClick={() => setFrom(from + SHOWN_DAYS)}>
+            <Press type="button" onClick={() => setFrom(from + SHOWN_DAYS)}>
               {w.later}
-            </button>
+            </Press>
           )}
         </nav>
         <PlanState calendar={calendar} />
         {calendar.trouble && (
-          <p className="note" data-kind="stop" role="alert">
+          <Note kind="stop" role="alert">
             {calendar.trouble}
-          </p>
+          </Note>
         )}
         {closed ? (
-          <p className="empty">{w.closed(closed.name)}</p>
+          <Empty>{w.closed(closed.name)}</Empty>
         ) : (
           <DayChart
             visits={visits.map((visit) => ({
@@ -114,8 +122,10 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
             onPut={(visit, minute) => void put(visit, minute + at * DAY)}
           />
         )}
-        <p className="soft small">{w.hint}</p>
-        <div className="split calendar-lists">
+        <Typography variant="small" color="textSecondary" component="p">
+          {w.hint}
+        </Typography>
+        <Split className={css.calendarLists}>
           <div>
             <DayVisits visits={visits} onMove={setMoving} />
             <PutByHand calendar={calendar} onMove={setMoving} />
@@ -124,7 +134,7 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
             <LateList calendar={calendar} />
             <Arrange calendar={calendar} />
           </div>
-        </div>
+        </Split>
       </main>
       {moving && (
         <MovePanel
@@ -150,26 +160,22 @@ function DayVisits({
 }) {
   return (
     <section>
-      <h2 className="block-title">{w.all}</h2>
-      <ul className="rows calendar-rows">
+      <BlockTitle as="h2">{w.all}</BlockTitle>
+      <Rows className={css.calendarRows} data-part="calendar-rows">
         {visits.map((visit) => (
           <li key={`${visit.jobId} ${visit.visitId}`}>
-            <span className="figure">
+            <Typography variant="figure">
               {clockWords(visit.from)}–{clockWords(visit.to)}
-            </span>
+            </Typography>
             <span>
               <Link href={`/jobs/${visit.jobId}`} prefetch={false}>
                 {visit.name}
               </Link>{' '}
-              <span className="soft">
+              <Typography color="textSecondary" component="span">
                 {stationName(visit.station).toLowerCase()} ·{' '}
                 {visit.archer ? today.withArcher : today.steps(visit.steps)} · {visit.person}
-              </span>{' '}
-              {visit.pinned && (
-                <span className="tag" data-kind="plain">
-                  {w.fixed}
-                </span>
-              )}
+              </Typography>{' '}
+              {visit.pinned && <Tag kind="plain">{w.fixed}</Tag>}
             </span>
             <Button
               size="small"
@@ -181,8 +187,12 @@ function DayVisits({
             </Button>
           </li>
         ))}
-        {visits.length === 0 && <li className="soft">{w.noVisits}</li>}
-      </ul>
+        {visits.length === 0 && (
+          <Typography color="textSecondary" component="li">
+            {w.noVisits}
+          </Typography>
+        )}
+      </Rows>
     </section>
   );
 }
@@ -199,13 +209,16 @@ function PutByHand({
   if (visits.length === 0) return null;
   return (
     <section>
-      <h2 className="block-title">{w.putTitle}</h2>
-      <ul className="rows calendar-rows">
+      <BlockTitle as="h2">{w.putTitle}</BlockTitle>
+      <Rows className={css.calendarRows} data-part="calendar-rows">
         {visits.map((visit) => (
           <li key={`${visit.jobId} ${visit.visitId}`}>
-            <span className="figure">{whenWords(view.firstDay, visit.from)}</span>
+            <Typography variant="figure">{whenWords(view.firstDay, visit.from)}</Typography>
             <span>
-              {visit.name} <span className="soft">{stationName(visit.station).toLowerCase()}</span>
+              {visit.name}{' '}
+              <Typography color="textSecondary" component="span">
+                {stationName(visit.station).toLowerCase()}
+              </Typography>
             </span>
             <span>
               <Button size="small" variant="text" onClick={() => onMove(visit)}>
@@ -221,7 +234,7 @@ function PutByHand({
             </span>
           </li>
         ))}
-      </ul>
+      </Rows>
     </section>
   );
 }
@@ -234,24 +247,32 @@ function Arrange({ calendar: { plan, view } }: { calendar: Calendar }) {
   );
   return (
     <section>
-      <h2 className="block-title">
+      <BlockTitle as="h2">
         {w.arrange}{' '}
         <a href="/api/v1/calendar/appointments" download>
           {w.appointments}
         </a>
-      </h2>
-      {first.length > 0 && <p className="soft small">{w.arrangeHow}</p>}
-      <ul className="rows late-rows">
+      </BlockTitle>
+      {first.length > 0 && (
+        <Typography variant="small" color="textSecondary" component="p">
+          {w.arrangeHow}
+        </Typography>
+      )}
+      <Rows className={lateCss.lateRows}>
         {first.map((visit) => (
           <li key={visit.jobId}>
             <Link href={`/jobs/${visit.jobId}/meet`} prefetch={false}>
               {visit.name}
             </Link>
-            <span className="figure">{whenWords(view.firstDay, visit.from)}</span>
+            <Typography variant="figure">{whenWords(view.firstDay, visit.from)}</Typography>
           </li>
         ))}
-        {first.length === 0 && <li className="soft">{w.noArrange}</li>}
-      </ul>
+        {first.length === 0 && (
+          <Typography color="textSecondary" component="li">
+            {w.noArrange}
+          </Typography>
+        )}
+      </Rows>
     </section>
   );
 }

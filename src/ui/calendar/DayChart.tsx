@@ -15,6 +15,8 @@ import type { PlacedVisit } from '@/core/calendar';
 import { useSize } from '../drawings/useSize';
 import { calendarWords as w, today } from '../words';
 import { clockWords } from './clock';
+import drawingsCss from '../drawings/drawings.module.css';
+import css from './DayChart.module.css';
 
 const NAMES_WIDTH = 112;
 const HEAD = 34;
@@ -82,7 +84,8 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
       onDragCancel={() => setMoving(null)}
     >
       <div
-        className="day-plan"
+        className={css.dayPlan}
+        data-part="day-plan"
         ref={holder}
         style={{ height }}
         role="group"
@@ -92,7 +95,12 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
           {hours.map((hour) => (
             <g key={hour}>
               <path d={`M${x(hour * 60)} ${HEAD}V${height}`} stroke="var(--rule-soft)" />
-              <text x={x(hour * 60)} y={HEAD - 15} textAnchor="middle" className="svg-figure">
+              <text
+                x={x(hour * 60)}
+                y={HEAD - 15}
+                textAnchor="middle"
+                className={drawingsCss.svgFigure}
+              >
                 {hour}
               </text>
               {hour * 60 < to &&
@@ -112,7 +120,7 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
                 stroke={unit === 0 ? 'var(--rule)' : 'var(--rule-soft)'}
               />
               {unit === 0 && (
-                <text x={0} y={HEAD + i * ROW + ROW / 2 + 5} className="svg-strong">
+                <text x={0} y={HEAD + i * ROW + ROW / 2 + 5} className={drawingsCss.svgStrong}>
                   {stationName(station)}
                 </text>
               )}
@@ -121,7 +129,7 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
                   x={NAMES_WIDTH - 14}
                   y={HEAD + i * ROW + ROW / 2 + 5}
                   textAnchor="end"
-                  className="svg-soft"
+                  className={drawingsCss.svgSoft}
                 >
                   {unit + 1}
                 </text>
@@ -147,7 +155,14 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
           );
         })}
         {now !== null && now >= from && now <= to && (
-          <svg className="now" width={12} height={height} style={{ left: x(now) - 6 }} aria-hidden>
+          <svg
+            className={css.now}
+            data-part="now"
+            width={12}
+            height={height}
+            style={{ left: x(now) - 6 }}
+            aria-hidden
+          >
             <path d={`M0 ${HEAD - 9}h12l-6 9z`} fill="var(--brick)" />
             <path d={`M6 ${HEAD}V${height}`} stroke="var(--brick)" strokeWidth={2} />
           </svg>
@@ -241,7 +256,8 @@ function VisitBox({
       ref={setNodeRef}
       href={`/jobs/${visit.jobId}`}
       prefetch={false}
-      className="visit-box"
+      className={css.visitBox}
+      data-part="visit-box"
       data-press={visit.station === 'press' ? 'yes' : 'no'}
       data-put={visit.pinned ? 'yes' : 'no'}
       data-arrange={visit.toArrange ? 'yes' : 'no'}
@@ -258,9 +274,9 @@ function VisitBox({
       {...(draggable ? { ...described, ...listeners } : {})}
       aria-label={`${visit.name}, ${clockWords(visit.from)}, ${about}${visit.pinned ? `, ${w.fixed}` : ''}`}
     >
-      <span className="visit-bar" style={{ width }} />
+      <span className={css.visitBar} style={{ width }} />
       <span
-        className="visit-text"
+        className={css.visitText}
         data-inside={beside ? undefined : 'yes'}
         style={{ marginLeft: beside ? width + 6 : Math.min(8, width / 2 - 5) }}
       >

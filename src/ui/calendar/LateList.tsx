@@ -1,11 +1,14 @@
 'use client';
 import Link from 'next/link';
+import Typography from '@mui/material/Typography';
 import { dayOfMinute } from '@/core/job';
 import { dayText } from '../fields/dates';
 import { calendarWords as w } from '../words';
+import { BlockTitle, Rows } from '../pieces/layout';
 import { whenWords } from './clock';
 import { remedyWords } from './PlanState';
 import { type Calendar } from './useCalendar';
+import lateCss from './late.module.css';
 
 /** Who is late by the plan, by how much, and the cheapest ways out. */
 export function LateList({ calendar: { plan, remedies, view, part } }: { calendar: Calendar }) {
@@ -16,8 +19,8 @@ export function LateList({ calendar: { plan, remedies, view, part } }: { calenda
     <section>
       {late.length > 0 && (
         <>
-          <h2 className="block-title">{w.lateTitle}</h2>
-          <ul className="rows late-rows">
+          <BlockTitle as="h2">{w.lateTitle}</BlockTitle>
+          <Rows className={lateCss.lateRows}>
             {late.map(({ jobId, name, endsAt }) => {
               const ways = remedies.find((other) => other.jobId === jobId)?.remedies ?? [];
               const due = jobs.get(jobId)!.due!;
@@ -27,17 +30,21 @@ export function LateList({ calendar: { plan, remedies, view, part } }: { calenda
                     <Link href={`/jobs/${jobId}`} prefetch={false}>
                       {name}
                     </Link>{' '}
-                    <span className="soft">
+                    <Typography color="textSecondary" component="span">
                       {w.lateBy(whenWords(view.firstDay, endsAt))},{' '}
                       {w.promised(dayText(dayOfMinute(view.firstDay, due - 1), view.firstDay))}
-                    </span>
+                    </Typography>
                   </span>
                   <span>
                     {ways.length === 0 ? (
-                      <span className="soft">{part !== null ? w.noRemedy : ''}</span>
+                      <Typography color="textSecondary" component="span">
+                        {part !== null ? w.noRemedy : ''}
+                      </Typography>
                     ) : (
                       <>
-                        <span className="soft">{w.cheapest}</span>{' '}
+                        <Typography color="textSecondary" component="span">
+                          {w.cheapest}
+                        </Typography>{' '}
                         {ways
                           .slice(0, 3)
                           .map((way) => remedyWords(way, view.firstDay))
@@ -48,22 +55,24 @@ export function LateList({ calendar: { plan, remedies, view, part } }: { calenda
                 </li>
               );
             })}
-          </ul>
+          </Rows>
         </>
       )}
       {unplaced.length > 0 && (
         <>
-          <h2 className="block-title">{w.cannot}</h2>
-          <ul className="rows late-rows">
+          <BlockTitle as="h2">{w.cannot}</BlockTitle>
+          <Rows className={lateCss.lateRows}>
             {unplaced.map(({ jobId, visitId, why }) => (
               <li key={`${jobId} ${visitId}`}>
                 <Link href={`/jobs/${jobId}`} prefetch={false}>
                   {jobs.get(jobId)?.name}
                 </Link>
-                <span className="soft">{w.why[why]}</span>
+                <Typography color="textSecondary" component="span">
+                  {w.why[why]}
+                </Typography>
               </li>
             ))}
-          </ul>
+          </Rows>
         </>
       )}
     </section>

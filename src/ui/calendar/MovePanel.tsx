@@ -2,12 +2,14 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
 import { clockOfMinute, dayOfMinute, minuteOf, type CalendarView } from '@/core/job';
 import { stationName } from '@/core/bench';
 import type { PlacedVisit } from '@/core/calendar';
 import { useKept } from '../keep/useKept';
 import { Panel } from '../frame/Panel';
 import { calendarWords as w } from '../words';
+import { Actions } from '../pieces/layout';
 
 const pad = (n: number) => String(n).padStart(2, '0');
 
@@ -48,8 +50,9 @@ export function MovePanel({
       title={w.moveTitle(`${visit.name}, ${stationName(visit.station).toLowerCase()}`)}
       onClose={onClose}
     >
-      <form
-        className="stack"
+      <Stack
+        spacing={2}
+        component="form"
         onSubmit={(event) => {
           event.preventDefault();
           if (!match) return;
@@ -70,7 +73,7 @@ export function MovePanel({
             setTrouble('');
           }}
         />
-        <div className="actions">
+        <Actions>
           <Button type="submit" variant="contained" disabled={!match}>
             {w.put}
           </Button>
@@ -79,8 +82,8 @@ export function MovePanel({
               {w.letGo}
             </Button>
           )}
-        </div>
-      </form>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }

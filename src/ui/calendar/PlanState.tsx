@@ -1,11 +1,13 @@
 'use client';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { dayOfMinute } from '@/core/job';
 import type { Remedy } from '@/core/calendar';
 import { dayText } from '../fields/dates';
 import { calendarWords as w } from '../words';
 import { longWords, whenWords } from './clock';
 import type { Calendar } from './useCalendar';
+import css from './PlanState.module.css';
 
 /** Less than this is no difference anybody would see. */
 const SEEN_MIN = 30;
@@ -15,20 +17,22 @@ export function PlanState({ calendar: { plan, part, stop } }: { calendar: Calend
   const { late, lateness, bound } = plan;
   const gap = lateness - bound;
   return (
-    <p className="plan-state" role="status">
+    <p className={css.planState} data-part="plan-state" role="status">
       <span>{late.length === 0 ? w.nothingLate : w.late(late.length, longWords(lateness))}</span>{' '}
       {part !== null ? (
         <>
-          <span className="soft">{w.looking(Math.round(part * 100))}</span>{' '}
+          <Typography color="textSecondary" component="span">
+            {w.looking(Math.round(part * 100))}
+          </Typography>{' '}
           <Button size="small" variant="text" onClick={stop}>
             {w.stop}
           </Button>
         </>
       ) : late.length === 0 ? null : (
-        <span className="soft">
+        <Typography color="textSecondary" component="span">
           {gap < SEEN_MIN ? w.best : bound < SEEN_MIN ? '' : `${w.mayBe(longWords(bound))} `}
           {gap >= SEEN_MIN && w.gap(longWords(gap))}
-        </span>
+        </Typography>
       )}
     </p>
   );

@@ -117,11 +117,14 @@ describe('the chart of a day', () => {
   });
   test('a second vice has a row only when somebody works at it', () => {
     const rows = (container: HTMLElement) =>
-      [...container.querySelectorAll('.svg-strong')].map((node) => node.textContent);
+      [...container.querySelectorAll('.svgStrong')].map((node) => node.textContent);
     const one = chart([visit({ station: 'vice' })]);
     expect(rows(one.container)).toEqual(['Counter', 'Vice', 'Press', 'Draw board', 'Lane']);
     const height = (container: HTMLElement) =>
-      Number.parseInt(container.querySelector<HTMLElement>('.day-plan')!.style.height, 10);
+      Number.parseInt(
+        container.querySelector<HTMLElement>('[data-part="day-plan"]')!.style.height,
+        10,
+      );
     const two = chart([
       visit({ station: 'vice' }),
       visit({ jobId: 'j2', station: 'vice', unit: 1 }),
@@ -129,8 +132,8 @@ describe('the chart of a day', () => {
     expect(height(two.container)).toBeGreaterThan(height(one.container));
   });
   test('now is a line on today and on no other day', () => {
-    expect(chart([visit()]).container.querySelector('.now')).not.toBeNull();
-    expect(chart([visit()], { now: null }).container.querySelector('.now')).toBeNull();
+    expect(chart([visit()]).container.querySelector('[data-part="now"]')).not.toBeNull();
+    expect(chart([visit()], { now: null }).container.querySelector('[data-part="now"]')).toBeNull();
   });
 });
 

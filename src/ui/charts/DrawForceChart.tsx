@@ -1,11 +1,13 @@
 'use client';
+import type { ReactNode } from 'react';
 import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
-import type { ReactNode } from 'react';
 import type { CurvePoint } from '@/core/bow';
 import { MM_PER_INCH, N_PER_POUND, type ShopUnits } from '@/core/units';
 import { bow as w } from '../words';
 import { chartBase } from './chart-base';
+import chartCss from './chart.module.css';
+import css from './DrawForceChart.module.css';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 
@@ -76,14 +78,15 @@ export function DrawForceChart({
   return (
     <>
       <div
-        className="chart"
+        className={chartCss.chart}
+        data-part="chart"
         role="img"
         aria-label={`${w.force}: ${lines.map(({ name }) => name).join(', ')}`}
       >
         <Chart type="line" height={250} options={options} series={series} />
       </div>
-      <div className="force-tools">
-        <ul className="legend">
+      <div className={css.forceTools}>
+        <ul className={css.legend} data-part="legend">
           {lines.map(({ name, kind }) => (
             <li key={name}>
               <svg width={34} height={8} aria-hidden>

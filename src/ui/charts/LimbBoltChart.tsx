@@ -6,6 +6,7 @@ import type { LimbBoltReading, LimbBoltResult } from '@/core/fit';
 import { N_PER_POUND, type ShopUnits } from '@/core/units';
 import { bow as w } from '../words';
 import { chartBase } from './chart-base';
+import chartCss from './chart.module.css';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 
@@ -57,7 +58,7 @@ export function LimbBoltChart({
     },
   };
   return (
-    <div className="chart" role="img" aria-label={w.chart}>
+    <div className={chartCss.chart} data-part="chart" role="img" aria-label={w.chart}>
       <Chart
         type="line"
         height={230}

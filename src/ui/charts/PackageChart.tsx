@@ -4,6 +4,7 @@ import type { ApexOptions } from 'apexcharts';
 import type { KitPackage, PackagePoint } from '@/core/kit';
 import { kitPackages as w } from '../words';
 import { chartBase } from './chart-base';
+import chartCss from './chart.module.css';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 /** Round sums between the numbers below; the first that leaves few enough of them. */
@@ -67,7 +68,7 @@ export function PackageChart({
     },
   };
   return (
-    <div className="chart" role="img" aria-label={w.frontier}>
+    <div className={chartCss.chart} data-part="chart" role="img" aria-label={w.frontier}>
       <Chart
         type="line"
         height={220}

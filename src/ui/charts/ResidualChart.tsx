@@ -1,9 +1,14 @@
 'use client';
 import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
+import clsx from 'clsx';
 import { metresPer, write, type ShopUnits } from '@/core/units';
 import { marksWords as m } from '../words';
+import { BlockTitle } from '../pieces/layout';
+import { Heard } from '../pieces/texts';
 import { chartBase } from './chart-base';
+import chartCss from './chart.module.css';
+import css from './ResidualChart.module.css';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 
@@ -78,8 +83,8 @@ export function ResidualChart({
     colors: ['var(--petrol)'],
   };
   return (
-    <figure className="chart residuals">
-      <figcaption className="block-title">{m.residuals}</figcaption>
+    <figure className={clsx(chartCss.chart, css.residuals)}>
+      <BlockTitle as="figcaption">{m.residuals}</BlockTitle>
       <Chart
         type="scatter"
         height={180}
@@ -94,14 +99,14 @@ export function ResidualChart({
           },
         ]}
       />
-      <p className="visually-hidden">
+      <Heard>
         {points
           .map(
             ({ distanceM, residualMm }) =>
               `${write(distanceM, 'distance', units, { decimals: 0 })}: ${residualMm.toFixed(1)} mm`,
           )
           .join('; ')}
-      </p>
+      </Heard>
     </figure>
   );
 }

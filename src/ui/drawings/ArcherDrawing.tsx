@@ -1,5 +1,6 @@
 import type { PosturePlace, PostureSeen } from '@/core/fit';
 import { poseOf, VIEW_OF, type Point, type Pose } from './pose';
+import css from './ArcherDrawing.module.css';
 
 const path = (...points: readonly Point[]) => `M${points.map(({ x, y }) => `${x} ${y}`).join('L')}`;
 
@@ -31,38 +32,39 @@ export function ArcherDrawing({
   const strong = (stroke: Stroke) => (STRONG[place].includes(stroke) ? 'strong' : 'plain');
   return (
     <svg
-      className="archer"
+      className={css.archer}
+      data-part="archer"
       viewBox={`${x} ${y} ${width} ${height}`}
       style={mirrored ? { transform: 'scaleX(-1)' } : undefined}
       aria-hidden
     >
       <Ground pose={pose} />
-      <path className="limb" data-weight={strong('trunk')} d={path(pose.chest, pose.hip)} />
+      <path className={css.limb} data-weight={strong('trunk')} d={path(pose.chest, pose.hip)} />
       <Head pose={pose} weight={strong('head')} />
       <path
-        className="limb"
+        className={css.limb}
         data-weight={strong('drawArm')}
         d={path(pose.drawShoulder, pose.drawElbow, pose.anchor)}
       />
       <path
-        className="limb"
+        className={css.limb}
         data-weight={strong('shoulders')}
         d={path(pose.drawShoulder, { x: pose.chest.x, y: pose.chest.y - 4 }, pose.bowShoulder)}
       />
       <path
-        className="limb"
+        className={css.limb}
         data-weight={strong('bowArm')}
         d={path(pose.bowShoulder, pose.bowElbow, pose.grip)}
       />
       <Bow pose={pose} string={strong('string')} />
       <circle
-        className="hand"
+        className={css.hand}
         data-weight={strong('hand')}
         cx={pose.anchor.x}
         cy={pose.anchor.y}
         r={4}
       />
-      <circle className="hand" data-weight="plain" cx={pose.grip.x} cy={pose.grip.y} r={4} />
+      <circle className={css.hand} data-weight="plain" cx={pose.grip.x} cy={pose.grip.y} r={4} />
     </svg>
   );
 }
@@ -74,9 +76,9 @@ function Ground({ pose: { hip } }: { pose: Pose }) {
   ] as const;
   return (
     <>
-      <path className="limb" data-weight="plain" d={path(feet[0], hip, feet[1])} />
+      <path className={css.limb} data-weight="plain" d={path(feet[0], hip, feet[1])} />
       {/* Where head, belt and feet would stand over each other. */}
-      <path className="plumb" d="M97 20V188" />
+      <path className={css.plumb} d="M97 20V188" />
     </>
   );
 }
@@ -86,18 +88,18 @@ function Head({ pose: { head, tip, chest }, weight }: { pose: Pose; weight: stri
   return (
     <>
       <path
-        className="limb"
+        className={css.limb}
         data-weight="plain"
         d={path({ x: chest.x, y: chest.y - 4 }, { x: head.x - 2, y: head.y + 10 })}
       />
       <g transform={`rotate(${-tip} ${head.x} ${head.y})`}>
         <path
-          className="face"
+          className={css.face}
           data-weight={weight}
           d={`M${head.x - 3} ${head.y + 15}c-12 -2 -15 -14 -11 -22c4 -9 19 -11 24 -2c1 3 1 5 1 7l5 6l-5 2l0 6c-1 4 -8 5 -14 3z`}
         />
-        <path className="mouth" d={`M${head.x + 11} ${head.y + 8}h-5`} />
-        <circle className="eye" cx={head.x + 6} cy={head.y - 4} r={1.1} />
+        <path className={css.mouth} d={`M${head.x + 11} ${head.y + 8}h-5`} />
+        <circle className={css.eye} cx={head.x + 6} cy={head.y - 4} r={1.1} />
       </g>
     </>
   );
@@ -110,11 +112,11 @@ function Bow({ pose: { grip, anchor }, string }: { pose: Pose; string: string })
   return (
     <>
       <path
-        className="bow-limb"
+        className={css.bowLimb}
         d={`M${top.x} ${top.y}C${grip.x + 8} ${grip.y - 50} ${grip.x + 6} ${grip.y - 20} ${grip.x} ${grip.y}C${grip.x + 6} ${grip.y + 20} ${grip.x + 8} ${grip.y + 50} ${bottom.x} ${bottom.y}`}
       />
-      <path className="bow-string" data-weight={string} d={path(top, anchor, bottom)} />
-      <path className="arrow-line" d={path(anchor, { x: grip.x + 12, y: grip.y - 3 })} />
+      <path className={css.bowString} data-weight={string} d={path(top, anchor, bottom)} />
+      <path className={css.arrowLine} d={path(anchor, { x: grip.x + 12, y: grip.y - 3 })} />
     </>
   );
 }

@@ -1,4 +1,6 @@
 import { bow as w } from '../words';
+import css from './BoltClocks.module.css';
+import drawingsCss from './drawings.module.css';
 
 /** The two limb bolts as clocks seen by the key, with a gauge of turns up to the hard stop. */
 export function BoltClocks({
@@ -13,7 +15,7 @@ export function BoltClocks({
   limit: number;
 }) {
   return (
-    <svg viewBox="0 0 330 196" className="clocks" role="img" aria-label={w.clocks}>
+    <svg viewBox="0 0 330 196" className={css.clocks} role="img" aria-label={w.clocks}>
       <Clock y={52} turns={upper} goal={goal} limit={limit} name={w.upper} />
       <Clock y={148} turns={lower} goal={goal} limit={limit} name={w.lower} />
     </svg>
@@ -68,7 +70,7 @@ function Clock({
         strokeWidth={4}
         strokeLinecap="round"
       />
-      <text x={GAUGE_X} y={y - 20} className="svg-label">
+      <text x={GAUGE_X} y={y - 20} className={drawingsCss.svgLabel}>
         {name}
       </text>
       <path d={`M${GAUGE_X} ${y}H${x(limit)}`} stroke="var(--rule)" strokeWidth={9} />
@@ -77,7 +79,7 @@ function Clock({
         <g key={t}>
           <path d={`M${x(t)} ${y + 8}v${t % 2 === 0 ? 8 : 5}`} stroke="var(--ink-soft)" />
           {t % 2 === 0 && (
-            <text x={x(t)} y={y + 31} textAnchor="middle" className="svg-small">
+            <text x={x(t)} y={y + 31} textAnchor="middle" className={drawingsCss.svgSmall}>
               {t}
             </text>
           )}

@@ -1,4 +1,6 @@
 import { twists as w } from '../words';
+import drawingsCss from './drawings.module.css';
+import css from './CamTimingDrawing.module.css';
 
 const MOST_GAP = 22;
 /** px for a millimetre of gap. */
@@ -10,7 +12,7 @@ export function CamTimingDrawing({ gapMm, label }: { gapMm: number; label: strin
   const together = Math.abs(gapMm) <= 1;
   return (
     <svg
-      className="cam-timing"
+      className={css.camTiming}
       viewBox="0 0 150 178"
       role="img"
       aria-label={`${w.drawing}: ${together ? w.bothTouch : gapMm > 0 ? w.topFirst : w.bottomFirst}`}
@@ -58,7 +60,7 @@ function Cam({
         stroke={touches ? 'var(--petrol)' : 'var(--amber-mark)'}
         strokeWidth={2.5}
       />
-      <text x={70} y={y + 5} className={touches ? 'svg-soft' : 'svg-strong'}>
+      <text x={70} y={y + 5} className={touches ? drawingsCss.svgSoft : drawingsCss.svgStrong}>
         {touches ? w.touches : label}
       </text>
     </g>

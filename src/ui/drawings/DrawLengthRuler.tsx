@@ -1,5 +1,6 @@
 'use client';
 import { useRef } from 'react';
+import clsx from 'clsx';
 import { methodEntry, type DrawLengthResult } from '@/core/fit';
 import { MM_PER_INCH, write, type ShopUnits } from '@/core/units';
 import { fit as w } from '../words';
@@ -7,6 +8,7 @@ import { scale, type Scale } from './scale';
 import { SvgText } from './SvgText';
 import { Tape } from './Tape';
 import { useSize } from './useSize';
+import drawingsCss from './drawings.module.css';
 
 const ROW = 35;
 const TOP = 8;
@@ -32,7 +34,7 @@ export function DrawLengthRuler({
   const tapeY = TOP + Math.max(2, rows) * ROW + 10;
   const x = (mmValue: number) => s.x(mmValue / perUnit);
   return (
-    <div ref={holder} className="drawing">
+    <div ref={holder} className={drawingsCss.drawing} data-part="drawing">
       <svg width={width} height={tapeY + 84} role="img" aria-label={w.ruler}>
         {result && (
           <>
@@ -80,7 +82,7 @@ export function DrawLengthRuler({
           shop={shop}
         />
         {!result && (
-          <text x={width / 2} y={tapeY / 2 + 8} textAnchor="middle" className="svg-soft">
+          <text x={width / 2} y={tapeY / 2 + 8} textAnchor="middle" className={drawingsCss.svgSoft}>
             {w.emptyRuler}
           </text>
         )}
@@ -143,9 +145,14 @@ function Bell(props: {
         strokeDasharray={out ? '6 4' : undefined}
       />
       <path d={`M${s.x(mean)} ${y}v-${height}`} stroke={colour} strokeWidth={2} />
-      <text x={textX} y={y - 9} textAnchor={fitsRight ? 'start' : 'end'} className="svg-label halo">
+      <text
+        x={textX}
+        y={y - 9}
+        textAnchor={fitsRight ? 'start' : 'end'}
+        className={clsx(drawingsCss.svgLabel, drawingsCss.halo)}
+      >
         {props.label}{' '}
-        <tspan className="svg-strong">
+        <tspan className={drawingsCss.svgStrong}>
           <SvgText text={props.figure} />
         </tspan>
       </text>
@@ -186,7 +193,7 @@ function Steps({
         );
       })}
       {moduleMm !== null && (
-        <text x={x(moduleMm)} y={y + 32} textAnchor="middle" className="svg-strong">
+        <text x={x(moduleMm)} y={y + 32} textAnchor="middle" className={drawingsCss.svgStrong}>
           <SvgText text={w.module(write(moduleMm, 'length', shop))} />
         </text>
       )}

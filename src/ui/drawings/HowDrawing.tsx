@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { setupValue, type HowView, type SetupKey } from '@/core/setup';
 import { bench as w } from '../words';
+import css from './HowDrawing.module.css';
 
 /** Where a value is measured: our own small drawing of the view, with the measure or place marked. */
 export function HowDrawing({ of, left }: { of: SetupKey; left: boolean }) {
@@ -9,7 +10,7 @@ export function HowDrawing({ of, left }: { of: SetupKey; left: boolean }) {
   const { view, dim, spot } = figure;
   return (
     <svg
-      className="how-drawing"
+      className={css.howDrawing}
       viewBox="0 0 220 150"
       role="img"
       aria-label={`${setupValue(of).name}: ${w.views[view]}`}

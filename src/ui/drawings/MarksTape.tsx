@@ -1,6 +1,8 @@
 import { MM_PER_INCH } from '@/core/units';
 import { lane as w } from '../words';
 import { spread } from './spread';
+import drawingsCss from './drawings.module.css';
+import css from './MarksTape.module.css';
 
 /** CSS pixels a millimetre is drawn with: three times true size at 96 dots an inch. */
 const PX_PER_MM = 3 * (96 / MM_PER_INCH);
@@ -17,7 +19,7 @@ export function MarksTape({
   const wanted = marks.map((mark) => TOP + mark.dropMm * PX_PER_MM);
   const ys = spread(wanted, 18, 14, height - 8);
   return (
-    <svg className="marks-tape" width={150} height={height} role="img" aria-label={w.tape}>
+    <svg className={css.marksTape} width={150} height={height} role="img" aria-label={w.tape}>
       <rect
         x={8}
         y={4}
@@ -42,7 +44,11 @@ export function MarksTape({
             stroke="var(--petrol)"
             strokeWidth={i === 0 ? 2.6 : 1.5}
           />
-          <text x={77} y={ys[i]! + 5} className={i % 2 === 0 ? 'svg-strong' : 'svg-label'}>
+          <text
+            x={77}
+            y={ys[i]! + 5}
+            className={i % 2 === 0 ? drawingsCss.svgStrong : drawingsCss.svgLabel}
+          >
             {text}
           </text>
         </g>

@@ -1,6 +1,8 @@
 'use client';
+import clsx from 'clsx';
 import { lane as w, paperWords } from '../words';
 import { tapped } from './tapped';
+import drawingsCss from './drawings.module.css';
 
 const HALF_MM = 48;
 
@@ -37,7 +39,8 @@ export function PaperDrawing({
   const away = y > 0 ? 15 : -12;
   return (
     <svg
-      className={small ? 'paper small-paper' : 'paper'}
+      className={clsx(drawingsCss.paper, small && drawingsCss.smallPaper)}
+      data-part="paper"
       viewBox={`${-HALF_MM} ${-HALF_MM} ${2 * HALF_MM} ${2 * HALF_MM}`}
       role="img"
       aria-label={w.sheet}
@@ -62,13 +65,17 @@ export function PaperDrawing({
         <circle r={2.9} fill="var(--ink)" />
         {!small && expected && <Expected tear={expected} />}
         {!small && shown && !(expected && !nock) && (
-          <text x={x} y={y + away} className="paper-text" textAnchor="middle">
+          <text x={x} y={y + away} className={drawingsCss.paperText} textAnchor="middle">
             {nock ? w.nock : w.lastPaper}
           </text>
         )}
       </g>
       {!small && expected && (
-        <text x={-HALF_MM + 4} y={HALF_MM - 4} className="paper-text expected-text">
+        <text
+          x={-HALF_MM + 4}
+          y={HALF_MM - 4}
+          className={clsx(drawingsCss.paperText, drawingsCss.expectedText)}
+        >
           {paperWords.expectedShort}
         </text>
       )}
@@ -105,7 +112,7 @@ function Grid() {
           x={mm}
           y={6.6}
           textAnchor="middle"
-          className="paper-text soft-text"
+          className={clsx(drawingsCss.paperText, drawingsCss.softText)}
           stroke="none"
         >
           {Math.abs(mm)}

@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react';
 import { kindOf, type AnyPart, type AttrsDrawnAs, type PartDrawingName } from '@/core/kit';
+import css from './PartDrawing.module.css';
 
 /** A part as a line drawing of our own, from its kind and what is known of it; no photograph. */
 export function PartDrawing({ part, size = 40 }: { part: AnyPart; size?: number }) {
   return (
     <svg
-      className="part-drawing"
+      className={css.partDrawing}
       viewBox="0 0 40 40"
       width={size}
       height={size}

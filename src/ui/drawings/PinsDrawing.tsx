@@ -1,7 +1,9 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import type { PinHousing, PinLayout } from '@/core/flight';
 import { marksWords } from '../words';
 import { spread } from './spread';
+import css from './PinsDrawing.module.css';
 
 const w = marksWords.pins;
 /** Room of the drawing around the housing, mm. */
@@ -37,7 +39,7 @@ export function PinsDrawing({
     height - 10,
   );
   return (
-    <figure className="pins-figure">
+    <figure className={css.pinsFigure} data-part="pins-figure">
       <svg
         width={`${width}mm`}
         height={`${height}mm`}
@@ -83,7 +85,7 @@ export function PinsDrawing({
               <text
                 x={SIDE + inner + 4}
                 y={labels[i]! + 1.3}
-                className="pins-text"
+                className={css.pinsText}
                 stroke="none"
                 data-out={pin.fits ? undefined : 'yes'}
               >
@@ -98,11 +100,13 @@ export function PinsDrawing({
           strokeWidth={0.4}
           fill="none"
         />
-        <text x={SIDE + BAR_MM + 2} y={height - 4} className="pins-text">
+        <text x={SIDE + BAR_MM + 2} y={height - 4} className={css.pinsText}>
           {w.bar}
         </text>
       </svg>
-      <figcaption className="small soft">{w.trueSize}</figcaption>
+      <Typography variant="small" color="textSecondary" component="figcaption">
+        {w.trueSize}
+      </Typography>
     </figure>
   );
 }

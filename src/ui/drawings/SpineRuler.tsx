@@ -4,6 +4,7 @@ import type { ShaftOffer } from '@/core/kit';
 import { scale } from './scale';
 import { Tape } from './Tape';
 import { useSize } from './useSize';
+import css from './SpineRuler.module.css';
 
 const HEIGHT = 128;
 const TAPE_Y = 74;
@@ -42,7 +43,7 @@ export function SpineRuler({
   );
   const x = (inches: number) => at.x(inches * PER_INCH);
   return (
-    <div ref={ref} className="spine-ruler">
+    <div ref={ref}>
       <svg
         viewBox={`0 0 ${width} ${HEIGHT}`}
         width={width}
@@ -64,7 +65,7 @@ export function SpineRuler({
           return (
             <g
               key={shaft.id}
-              className="spine-mark"
+              className={css.spineMark}
               onClick={() => goesIn && onPick(shaft.id)}
               opacity={goesIn ? 1 : 0.35}
             >

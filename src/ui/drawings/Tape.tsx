@@ -1,4 +1,5 @@
 import { ticks, type Scale } from './scale';
+import drawingsCss from './drawings.module.css';
 
 const LENGTHS = [25, 17, 13, 8];
 
@@ -31,7 +32,7 @@ export function Tape({
               x={scale.x(value)}
               y={y + 43}
               textAnchor="middle"
-              className="svg-figure"
+              className={drawingsCss.svgFigure}
               stroke="none"
             >
               {value}

@@ -4,6 +4,7 @@ import type { Ellipse, Hit } from '@/core/flight';
 import { mm } from '@/core/units';
 import { lane as w } from '../words';
 import { tapped } from './tapped';
+import drawingsCss from './drawings.module.css';
 
 /** A plain target face with rings in centimetres; hits where they were tapped, their middle crossed. */
 export function TargetDrawing({
@@ -31,7 +32,8 @@ export function TargetDrawing({
   const rings = [1, 2, 3].map((i) => (i * halfMm) / 3);
   return (
     <svg
-      className="paper"
+      className={drawingsCss.paper}
+      data-part="paper"
       viewBox={`${-halfMm} ${-halfMm} ${2 * halfMm} ${2 * halfMm}`}
       role="img"
       aria-label={w.target}
@@ -53,7 +55,7 @@ export function TargetDrawing({
             x={0}
             y={-r + 5 * unit}
             textAnchor="middle"
-            className="soft-text"
+            className={drawingsCss.softText}
             style={{ fontSize: 3.6 * unit }}
           >
             {w.ring(Math.round(r / 10))}

@@ -1,6 +1,8 @@
 'use client';
+import clsx from 'clsx';
 import type { WalkBackHit, WalkBackResult } from '@/core/tuning';
 import { paperWords } from '../words';
+import drawingsCss from './drawings.module.css';
 
 const SIZE = 96;
 const TOP = 10;
@@ -24,7 +26,8 @@ export function WalkBackDrawing({
   const at = (m: number) => (line ? line.atArcherMm + line.mmPerM * m : 0);
   return (
     <svg
-      className="paper no-tap"
+      className={clsx(drawingsCss.paper, drawingsCss.noTap)}
+      data-part="paper"
       viewBox={`${-SIZE / 2} 0 ${SIZE} ${SIZE}`}
       role="img"
       aria-label={paperWords.tabs.walk}
@@ -55,7 +58,7 @@ export function WalkBackDrawing({
             x={rightMm >= 0 ? x(rightMm) + 3 : x(rightMm) - 3}
             y={y(distanceM) + 1.4}
             textAnchor={rightMm >= 0 ? 'start' : 'end'}
-            className="paper-text"
+            className={drawingsCss.paperText}
           >
             {say(distanceM)}
           </text>

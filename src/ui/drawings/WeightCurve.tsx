@@ -1,5 +1,6 @@
 'use client';
 import { useRef } from 'react';
+import clsx from 'clsx';
 import type { DrawWeightResult, WeightTrial } from '@/core/fit';
 import { N_PER_POUND, write, type ShopUnits } from '@/core/units';
 import { fit as w } from '../words';
@@ -7,6 +8,7 @@ import { scale } from './scale';
 import { SvgText } from './SvgText';
 import { Tape } from './Tape';
 import { useSize } from './useSize';
+import drawingsCss from './drawings.module.css';
 
 const HEIGHT = 78;
 const TOP = 26;
@@ -56,7 +58,7 @@ export function WeightCurve({
   const startSide = atStart > 190 ? 'end' : 'start';
   const startX = atStart + (startSide === 'end' ? -8 : 8);
   return (
-    <div ref={holder} className="drawing">
+    <div ref={holder} className={drawingsCss.drawing} data-part="drawing">
       <svg width={width} height={base + 52} role="img" aria-label={w.curve}>
         <path
           d={`M${s.x(from)} ${base}L${curve.join('L')}L${s.x(to)} ${base}Z`}
@@ -77,7 +79,11 @@ export function WeightCurve({
               strokeWidth={1.8}
               strokeDasharray="5 4"
             />
-            <text x={s.x(legalN / perUnit) + 6} y={base + 44} className="svg-soft halo">
+            <text
+              x={s.x(legalN / perUnit) + 6}
+              y={base + 44}
+              className={clsx(drawingsCss.svgSoft, drawingsCss.halo)}
+            >
               {w.legalMark(write(legalN, 'force', shop, { decimals: 0 }))}
             </text>
           </g>
@@ -89,7 +95,12 @@ export function WeightCurve({
               stroke="var(--petrol)"
               strokeWidth={2.5}
             />
-            <text x={startX} y={TOP - 10} textAnchor={startSide} className="svg-strong halo">
+            <text
+              x={startX}
+              y={TOP - 10}
+              textAnchor={startSide}
+              className={clsx(drawingsCss.svgStrong, drawingsCss.halo)}
+            >
               {w.start} <SvgText text={write(startN, 'force', shop)} />
             </text>
           </g>
@@ -97,7 +108,7 @@ export function WeightCurve({
         <text
           x={s.x((result.w50.medianN + result.w50.highN) / 2 / perUnit) + 10}
           y={TOP + HEIGHT * 0.42}
-          className="svg-soft halo"
+          className={clsx(drawingsCss.svgSoft, drawingsCss.halo)}
         >
           {w.likely}
         </text>

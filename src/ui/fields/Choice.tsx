@@ -2,6 +2,8 @@
 import { useId } from 'react';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import css from './Choice.module.css';
 
 export interface ChoiceOption<T extends string> {
   readonly id: T;
@@ -27,8 +29,8 @@ export function Choice<T extends string>({
 }) {
   const id = useId();
   return (
-    <div className={wide ? 'choice wide' : 'choice'}>
-      <span className="choice-label" id={id}>
+    <div className={css.choice} {...(wide ? { 'data-wide': '' } : {})}>
+      <span className={css.choiceLabel} data-choice-label="" id={id}>
         {label}
       </span>
       <ToggleButtonGroup
@@ -43,7 +45,11 @@ export function Choice<T extends string>({
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      {hint && <span className="small soft">{hint}</span>}
+      {hint && (
+        <Typography variant="small" color="textSecondary">
+          {hint}
+        </Typography>
+      )}
     </div>
   );
 }

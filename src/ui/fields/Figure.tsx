@@ -1,5 +1,7 @@
+import Typography from '@mui/material/Typography';
 import { writeParts, type QuantityName, type ShopUnits, type WriteOptions } from '@/core/units';
 import { Fraction } from './Fraction';
+import css from './fraction.module.css';
 
 /** A figure set as the trade writes it: true fractions, tabular digits, quiet unit. */
 export function Figure({
@@ -7,29 +9,31 @@ export function Figure({
   quantity,
   shop,
   options,
-  className = '',
+  className,
 }: {
   si: number;
   quantity: QuantityName;
   shop: ShopUnits;
   options?: WriteOptions;
-  className?: string;
+  className?: string | undefined;
 }) {
   const parts = writeParts(si, quantity, shop, options);
   return (
-    <span className={`figure ${className}`}>
+    <Typography variant="figure" className={className}>
       {parts.sign}
       {parts.whole}
       {parts.numerator !== null && (
         <>
-          {parts.whole !== '' && <span className="thin"> </span>}
+          {parts.whole !== '' && <Thin />}
           <Fraction numerator={parts.numerator} denominator={parts.denominator!} />
         </>
       )}
-      <span className="unit"> {parts.unit}</span>
-    </span>
+      <span className={css.unit}> {parts.unit}</span>
+    </Typography>
   );
 }
+
+const Thin = () => <span className={css.thin}> </span>;
 
 /** Text that may hold figures: sets "27 3/8" in it with a true fraction. */
 export function WithFractions({ text }: { text: string }) {
@@ -37,9 +41,9 @@ export function WithFractions({ text }: { text: string }) {
     if (i % 2 === 0) return part;
     const [, whole, numerator, denominator] = /^(?:(\d+) )?(\d+)\/(\d+)$/.exec(part)!;
     return (
-      <span key={i} className="nowrap">
+      <span key={i} className={css.whole}>
         {whole}
-        {whole && <span className="thin"> </span>}
+        {whole && <Thin />}
         <Fraction numerator={numerator!} denominator={denominator!} />
       </span>
     );

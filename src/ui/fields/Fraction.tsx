@@ -1,3 +1,5 @@
+import css from './fraction.module.css';
+
 /** A true fraction, set from three pieces: the shipped subset of the face knows only ½ ¼ ¾. */
 export const Fraction = ({
   numerator,
@@ -6,9 +8,9 @@ export const Fraction = ({
   numerator: number | string;
   denominator: number | string;
 }) => (
-  <span className="frac">
-    <sup>{numerator}</sup>
-    <span className="bar">/</span>
-    <sub>{denominator}</sub>
+  <span className={css.fraction} data-part="frac">
+    <sup className={css.numerator}>{numerator}</sup>
+    <span className={css.slash}>/</span>
+    <sub className={css.denominator}>{denominator}</sub>
   </span>
 );

@@ -1,6 +1,8 @@
 'use client';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
+import Table from '@mui/material/Table';
 import { fields } from '../words';
+import css from './GridTable.module.css';
 
 /** A table that scrolls by itself where it is wider than its place, and then takes the keys too. */
 export function GridTable({
@@ -24,10 +26,10 @@ export function GridTable({
   return (
     <div
       ref={box}
-      className="table-scroll"
+      className={css.tableScroll}
       {...(scrolls ? { tabIndex: 0, role: 'region', 'aria-label': fields.wideTable } : {})}
     >
-      <table className={`grid-table ${className}`.trim()}>{children}</table>
+      <Table className={className}>{children}</Table>
     </div>
   );
 }

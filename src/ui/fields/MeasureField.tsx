@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import Typography from '@mui/material/Typography';
 import {
   G_PER_GRAIN,
   MM_PER_INCH,
@@ -11,12 +12,15 @@ import {
   type ReadResult,
   type Understood,
 } from '@/core/units';
+import { Press } from '../pieces/Press';
 import { useDraft } from '../keep/useDraft';
 import type { Trouble } from '../keep/post';
 import { fields } from '../words';
+import { FieldError, Key } from '../pieces/texts';
 import { WithFractions } from './Figure';
 import { Pad } from './Pad';
 import { padLayout, pressKey } from './pad-keys';
+import measureCss from './measure.module.css';
 
 /** Typing that rests this long is taken to be finished, and a mistake is said. */
 const REST_MS = 1100;
@@ -59,16 +63,17 @@ export function MeasureField(props: MeasureFieldProps) {
   );
   return (
     <form
-      className="measure"
+      className={measureCss.measure}
+      data-part="measure"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
         entry.submit();
       }}
     >
-      <div className="field-label">
+      <div className={measureCss.fieldLabel}>
         <label htmlFor={id}>{label}</label>
-        <span className="soft read" aria-live="polite">
+        <Typography color="textSecondary" component="span" aria-live="polite" data-part="read">
           {result.ok ? (
             <Reading result={result} options={options} addsMm={props.addsMm ?? 0} />
           ) : (
@@ -77,10 +82,10 @@ export function MeasureField(props: MeasureFieldProps) {
               <WithFractions text={fields.adds(added(props.addsMm, options))} />
             ) : null))
           )}
-        </span>
+        </Typography>
       </div>
       {props.last}
-      <div className="measure-field" data-wrong={wrong ? 'yes' : 'no'}>
+      <div className={measureCss.measureField} data-wrong={wrong ? 'yes' : 'no'}>
         <input
           id={id}
           ref={entry.input}
@@ -99,16 +104,16 @@ export function MeasureField(props: MeasureFieldProps) {
           onBlur={entry.rest}
         />
         {!props.actions && (
-          <button type="submit" className="take" disabled={entry.busy}>
+          <Press type="submit" className={measureCss.take} data-part="take" disabled={entry.busy}>
             {props.takeWord ?? fields.takeIt}
-            <span className="key">⏎</span>
-          </button>
+            <Key>⏎</Key>
+          </Press>
         )}
       </div>
       {pad && <Pad layout={layout} text={text} onKey={(key) => setText(pressKey(text, key))} />}
-      <div id={`${id}-wrong`} className="field-error" role={wrong ? 'alert' : undefined}>
+      <FieldError id={`${id}-wrong`} role={wrong ? 'alert' : undefined}>
         {wrong}
-      </div>
+      </FieldError>
       {props.actions?.(entry.takeBy)}
     </form>
   );

@@ -4,6 +4,7 @@ import type { ReadOptions, ReadResult } from '@/core/units';
 import { Pad } from './Pad';
 import { padLayout, pressKey } from './pad-keys';
 import { SmallNumber } from './SmallNumber';
+import measureCss from './measure.module.css';
 
 interface NumberOfSet {
   readonly label: string;
@@ -35,7 +36,7 @@ export function NumberSet({
   return (
     <form
       ref={form}
-      className="number-set"
+      className={measureCss.numberSet}
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
@@ -49,7 +50,7 @@ export function NumberSet({
         form.current?.querySelectorAll<HTMLElement>('.number-fields input')[first]?.focus();
       }}
     >
-      <div className="number-fields">
+      <div className={measureCss.numberFields}>
         {numbers.map((number, i) => (
           <SmallNumber
             key={number.label}
@@ -70,7 +71,7 @@ export function NumberSet({
         text={now.text}
         onKey={(key) => now.onText(pressKey(now.text, key))}
       />
-      <div className="number-set-end">{children}</div>
+      <div className={measureCss.numberSetEnd}>{children}</div>
     </form>
   );
 }

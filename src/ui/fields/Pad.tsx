@@ -1,8 +1,10 @@
 'use client';
-import { type PadKey, type PadLayout } from './pad-keys';
-import { fields } from '../words';
-import { WithFractions } from './Figure';
 import { findUnit } from '@/core/units';
+import { Press } from '../pieces/Press';
+import { fields } from '../words';
+import { type PadKey, type PadLayout } from './pad-keys';
+import { WithFractions } from './Figure';
+import measureCss from './measure.module.css';
 
 function face(key: PadKey): string {
   switch (key.do) {
@@ -43,7 +45,8 @@ export function Pad({
   const unit = findUnit(/[^\d\s.,/−-]+.*$/.exec(text)?.[0]?.trim() ?? '')?.name;
   return (
     <div
-      className="pad"
+      className={measureCss.pad}
+      data-part="pad"
       role="group"
       aria-label={fields.pad}
       style={{ gridTemplateColumns: `repeat(${layout[0]!.length}, minmax(44px, 1fr))` }}
@@ -52,7 +55,7 @@ export function Pad({
         .flat()
         .map((key, i) =>
           key === null ? (
-            <span key={i} className="pad-gap" />
+            <span key={i} className={measureCss.padGap} />
           ) : (
             <PadButton
               key={i}
@@ -77,7 +80,7 @@ function PadButton({
 }) {
   const text = face(pad);
   return (
-    <button
+    <Press
       type="button"
       data-kind={kindOf(pad)}
       data-key={text}
@@ -89,6 +92,6 @@ function PadButton({
       onClick={() => onKey(pad)}
     >
       <WithFractions text={text} />
-    </button>
+    </Press>
   );
 }

@@ -1,6 +1,9 @@
 'use client';
 import { useId } from 'react';
+import clsx from 'clsx';
 import type { ReadResult } from '@/core/units';
+import { FieldError } from '../pieces/texts';
+import measureCss from './measure.module.css';
 
 /** A number of a drawing, typed instead of tapped. */
 export function SmallNumber({
@@ -34,11 +37,15 @@ export function SmallNumber({
   const wrong = !result.ok && text.trim().length > 1 ? result.message : '';
   return (
     <div>
-      <label className="field-label" htmlFor={id}>
+      <label className={measureCss.fieldLabel} htmlFor={id}>
         {label}
       </label>
-      <div className="measure-field small-number" data-wrong={wrong ? 'yes' : 'no'} data-at={isAt}>
-        <div className="line">
+      <div
+        className={clsx(measureCss.measureField, measureCss.smallNumber)}
+        data-wrong={wrong ? 'yes' : 'no'}
+        data-at={isAt}
+      >
+        <div className={measureCss.line}>
           <input
             id={id}
             value={text}
@@ -54,9 +61,7 @@ export function SmallNumber({
           />
         </div>
       </div>
-      <div id={`${id}-wrong`} className="field-error">
-        {wrong}
-      </div>
+      <FieldError id={`${id}-wrong`}>{wrong}</FieldError>
     </div>
   );
 }

@@ -1,7 +1,9 @@
 'use client';
 import { useEffect, useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { fit as w } from '../words';
+import css from './StopWatch.module.css';
 
 /** Seconds to a tenth, as they are said. */
 export const secondsText = (seconds: number) => seconds.toFixed(1);
@@ -27,13 +29,13 @@ export function StopWatch({ onSeconds }: { onSeconds: (seconds: number | null) =
     onSeconds(held);
   };
   return (
-    <div className="stopwatch">
+    <div className={css.stopwatch}>
       <Button variant="outlined" onClick={press}>
         {started === null ? w.holdStart : w.holdStop}
       </Button>
-      <output aria-label={w.holdLabel} className="figure">
+      <Typography aria-label={w.holdLabel} variant="figure" component="output">
         {seconds === null ? '—' : `${secondsText(seconds)} s`}
-      </output>
+      </Typography>
       {started === null && seconds !== null && (
         <Button
           variant="text"

@@ -30,7 +30,7 @@ describe('the measuring field', () => {
   test('shows how it was understood while it is typed, in both systems', async () => {
     open();
     await userEvent.type(field(), '68 1/2');
-    expect(document.querySelector('.read')!.textContent).toBe('68 1/2 in · 1740 mm');
+    expect(document.querySelector('[data-part="read"]')!.textContent).toBe('68 1/2 in · 1740 mm');
   });
   test('what was typed stands there again when the field comes back, and its owner is told', async () => {
     const onText = jest.fn();
@@ -225,7 +225,7 @@ describe('figures', () => {
   test('fractions in a sentence become true ones, the words stay', () => {
     const { container } = render(<WithFractions text="set to 27 1/2 in, 3/8 less" />);
     expect(container.textContent).toBe('set to 27 1/2 in, 3/8 less');
-    expect(container.querySelectorAll('.frac')).toHaveLength(2);
+    expect(container.querySelectorAll('[data-part="frac"]')).toHaveLength(2);
   });
 });
 

@@ -2,6 +2,8 @@
 import Link from 'next/link';
 import { frame } from '../words';
 import { useConnected } from '../keep/connection';
+import { Tag } from '../pieces/texts';
+import topCss from './Top.module.css';
 
 /** A cam with its axle and a bow's limb: our own mark. */
 const Mark = ({ size = 34 }: { size?: number }) => (
@@ -17,14 +19,20 @@ export function Brand() {
   const connected = useConnected();
   return (
     <>
-      <Link href="/" prefetch={false} className="brand" aria-label={frame.home}>
+      <Link
+        href="/"
+        prefetch={false}
+        className={topCss.brand}
+        data-part="brand"
+        aria-label={frame.home}
+      >
         <Mark />
         <span>{frame.brand}</span>
       </Link>
       {!connected && (
-        <b className="tag" data-kind="out" role="status">
+        <Tag kind="out" role="status">
           {frame.notConnected}
-        </b>
+        </Tag>
       )}
     </>
   );

@@ -2,9 +2,13 @@
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { Press } from '../pieces/Press';
 import { frame } from '../words';
+import { Empty } from '../pieces/layout';
 import { Panel } from './Panel';
 import { useFind } from './useFind';
+import css from './FindDialog.module.css';
 
 export function FindDialog({ onClose }: { onClose: () => void }) {
   const [text, setText] = useState('');
@@ -32,16 +36,21 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
           onChange={(event) => setText(event.target.value)}
         />
       </form>
-      <ul className="found" aria-live="polite">
+      <ul className={css.found} data-part="found" aria-live="polite">
         {found?.map(({ jobId, number, name, about }) => (
           <li key={jobId}>
-            <button type="button" onClick={() => go(jobId)}>
-              <b>{name}</b> <span className="soft">{about}</span>
-              <span className="figure soft">{frame.ticket(number)}</span>
-            </button>
+            <Press type="button" onClick={() => go(jobId)}>
+              <b>{name}</b>{' '}
+              <Typography color="textSecondary" component="span">
+                {about}
+              </Typography>
+              <Typography variant="figure" color="textSecondary">
+                {frame.ticket(number)}
+              </Typography>
+            </Press>
           </li>
         ))}
-        {found?.length === 0 && <li className="empty">{frame.findNothing(text.trim())}</li>}
+        {found?.length === 0 && <Empty as="li">{frame.findNothing(text.trim())}</Empty>}
       </ul>
     </Panel>
   );

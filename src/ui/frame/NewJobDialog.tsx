@@ -3,14 +3,18 @@ import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
 import type { JobSnapshot } from '@/core/job';
 import { Choice } from '../fields/Choice';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';
 import { frame, meet } from '../words';
+import { Actions } from '../pieces/layout';
 import { Panel } from './Panel';
 import { useShell } from './useShell';
 import { useFind, type Found } from './useFind';
+import choiceCss from '../fields/Choice.module.css';
+import css from './NewJobDialog.module.css';
 
 /** Opens a job with no more than a name; an archer who was here before is offered. */
 export function NewJobDialog({ onClose }: { onClose: () => void }) {
@@ -40,8 +44,9 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
       : void create({ archer: { name: name.trim(), hand, minor: minor === 'minor' } });
   return (
     <Panel title={frame.newTitle} onClose={onClose}>
-      <form
-        className="stack"
+      <Stack
+        spacing={2}
+        component="form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -63,8 +68,8 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
           }}
         />
         {known.length > 0 && (
-          <div className="known">
-            <div className="choice-label">{frame.newKnown}</div>
+          <div className={css.known} data-part="known">
+            <div className={choiceCss.choiceLabel}>{frame.newKnown}</div>
             {known.map(({ archerId, name: full, about }) => (
               <Button
                 key={archerId}
@@ -79,15 +84,15 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
         )}
         <Choice label={frame.newHand} value={hand} options={meet.hands} onChange={setHand} />
         <Choice label={frame.newMinor} value={minor} options={meet.ages} onChange={setMinor} />
-        <div className="actions">
+        <Actions>
           <Button type="submit" variant="contained" disabled={busy}>
             {frame.newOpen}
           </Button>
           <Button variant="text" onClick={onClose}>
             {frame.cancel}
           </Button>
-        </div>
-      </form>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }

@@ -2,7 +2,9 @@
 import { useId, useRef, type ReactNode, type SyntheticEvent } from 'react';
 import Dialog from '@mui/material/Dialog';
 import Close from '@mui/icons-material/Close';
+import Button from '@mui/material/Button';
 import { frame } from '../words';
+import css from './Panel.module.css';
 
 /** So long after a question stands, taps and keys are not meant for it. */
 const ANSWER_AFTER_MS = 400;
@@ -57,12 +59,12 @@ export function Panel({
       maxWidth={wide ? 'md' : 'sm'}
       fullWidth
     >
-      <div className="panel" {...guard}>
+      <div className={css.panel} {...guard}>
         <header>
           <h2 id={id}>{title}</h2>
-          <button type="button" className="plain-button" aria-label={frame.close} onClick={onClose}>
+          <Button type="button" variant="plain" aria-label={frame.close} onClick={onClose}>
             <Close />
-          </button>
+          </Button>
         </header>
         {children}
       </div>

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ThemeProvider } from '@mui/material/styles';
 import type { Shop } from '@/core/job';
 import { theme } from '../theme/theme';
+import { SCHEME } from '../theme/tokens';
 import { useServiceWorker } from '../keep/connection';
 import { FindDialog } from './FindDialog';
 import { KeysDialog } from './KeysDialog';
@@ -25,7 +26,7 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
   const value = useMemo(() => ({ shop, who, setWho, open }), [shop, who, setWho]);
   const close = () => open(null);
   return (
-    <ThemeProvider theme={theme}>
+    <ThemeProvider theme={theme} defaultMode="light" modeStorageKey={SCHEME.storageKey}>
       <ShellContext value={value}>
         {children}
         {opened === 'find' && <FindDialog onClose={close} />}

@@ -1,11 +1,12 @@
-'use client';
-import { useEffect, useState } from 'react';
+import Button from '@mui/material/Button';
+import NativeSelect from '@mui/material/NativeSelect';
+import { useColorScheme } from '@mui/material/styles';
 import DarkMode from '@mui/icons-material/DarkModeOutlined';
 import LightMode from '@mui/icons-material/LightModeOutlined';
+import { Key } from '../pieces/texts';
 import { frame } from '../words';
 import { useShell } from './useShell';
-
-const KEY = 'waffenrad.dim';
+import topCss from './Top.module.css';
 
 /** Who is working, the dim screen, find. */
 export function TopTools() {
@@ -13,45 +14,38 @@ export function TopTools() {
   return (
     <>
       <DimSwitch />
-      <select
-        className="who"
-        aria-label={frame.who}
-        id="who"
+      <NativeSelect
+        className={topCss.who}
+        disableUnderline
+        inputProps={{ 'aria-label': frame.who, id: 'who' }}
         value={who}
         onChange={(event) => setWho(event.target.value)}
       >
         {shop.people.map((name) => (
           <option key={name}>{name}</option>
         ))}
-      </select>
-      <button type="button" className="plain-button" onClick={() => open('find')}>
-        <span className="key">/</span> {frame.find}
-      </button>
+      </NativeSelect>
+      <Button variant="plain" onClick={() => open('find')}>
+        <Key>/</Key> {frame.find}
+      </Button>
     </>
   );
 }
 
+/** Before the first paint the page itself has set what this tablet chose. */
 function DimSwitch() {
-  const [dim, setDim] = useState(false);
-  useEffect(() => {
-    // Set before the first paint by the page itself.
-    setDim(document.documentElement.dataset.dim === 'yes');
-  }, []);
-  const flip = () => {
-    document.documentElement.dataset.dim = dim ? 'no' : 'yes';
-    window.localStorage.setItem(KEY, dim ? 'no' : 'yes');
-    setDim(!dim);
-  };
+  const { mode, setMode } = useColorScheme();
+  const dim = mode === 'dark';
   const Icon = dim ? LightMode : DarkMode;
+  const word = dim ? frame.bright : frame.dim;
   return (
-    <button
-      type="button"
-      className="plain-button"
-      aria-label={dim ? frame.bright : frame.dim}
-      title={dim ? frame.bright : frame.dim}
-      onClick={flip}
+    <Button
+      variant="plain"
+      aria-label={word}
+      title={word}
+      onClick={() => setMode(dim ? 'light' : 'dark')}
     >
       <Icon fontSize="small" />
-    </button>
+    </Button>
   );
 }

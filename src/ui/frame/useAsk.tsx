@@ -1,7 +1,9 @@
 'use client';
 import { useCallback, useRef, useState, type ReactNode } from 'react';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { frame } from '../words';
+import { Actions } from '../pieces/layout';
 import { Panel } from './Panel';
 
 interface Question<A extends string = string> {
@@ -32,9 +34,9 @@ export function useAsk(): {
   };
   const asking = question && (
     <Panel question title={question.title} onClose={() => answer(null)}>
-      <div className="stack">
+      <Stack spacing={2}>
         <div>{question.text}</div>
-        <div className="actions">
+        <Actions>
           {question.answers.map(({ id, name }, i) => (
             <Button
               key={id}
@@ -48,8 +50,8 @@ export function useAsk(): {
           <Button variant="text" onClick={() => answer(null)}>
             {frame.cancel}
           </Button>
-        </div>
-      </div>
+        </Actions>
+      </Stack>
     </Panel>
   );
   return { ask, asking };

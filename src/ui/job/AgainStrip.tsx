@@ -4,15 +4,23 @@ import Link from 'next/link';
 import History from '@mui/icons-material/History';
 import Redo from '@mui/icons-material/Redo';
 import Undo from '@mui/icons-material/Undo';
+import Typography from '@mui/material/Typography';
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import clsx from 'clsx';
 import { setupValue } from '@/core/setup';
 import { Panel } from '../frame/Panel';
 import { whenText } from '../fields/dates';
 import { bench as w, frame } from '../words';
+import { Rows } from '../pieces/layout';
+import { Key } from '../pieces/texts';
 import { useJob } from './JobProvider';
 import { Still } from './Still';
 import type { Undoing } from './useUndo';
 import { stepOf } from './step-of';
 import { useStage } from './useStage';
+import stripCss from '../frame/strip.module.css';
+import css from './AgainStrip.module.css';
 
 /** One quiet line: what has to be done again and why; at its end the last entry and its undo. */
 export function AgainStrip({ undoing }: { undoing: Undoing }) {
@@ -21,17 +29,24 @@ export function AgainStrip({ undoing }: { undoing: Undoing }) {
   const { stale, steps } = derived.plan;
   const [asking, setAsking] = useState(false);
   return (
-    <footer className="strip" data-again={stale.length > 0 ? 'yes' : 'no'} aria-live="polite">
+    <footer
+      className={stripCss.strip}
+      data-part="strip"
+      data-again={stale.length > 0 ? 'yes' : 'no'}
+      aria-live="polite"
+    >
       {stale.length === 0 ? (
         <b>{frame.nothingAgain}</b>
       ) : (
         <>
-          <b className="nowrap">{frame.again(stale.length)}</b>
+          <Typography sx={{ whiteSpace: 'nowrap' }} component="b">
+            {frame.again(stale.length)}
+          </Typography>
           {stale.slice(0, 2).map(({ key }) => {
             const step = stepOf(key, steps);
             const name = setupValue(key).short;
             return (
-              <span key={key} className="again-item">
+              <span key={key} className={stripCss.againItem}>
                 {step ? (
                   <Link
                     scroll={false}
@@ -46,10 +61,10 @@ export function AgainStrip({ undoing }: { undoing: Undoing }) {
               </span>
             );
           })}
-          <span className="why">{stale[0]!.sentence}</span>
-          <button type="button" className="plain-button" onClick={() => setAsking(true)}>
+          <span className={stripCss.why}>{stale[0]!.sentence}</span>
+          <Button type="button" variant="plain" onClick={() => setAsking(true)}>
             {w.chainOpen}
-          </button>
+          </Button>
           {asking && <Chains onClose={() => setAsking(false)} />}
         </>
       )}
@@ -67,9 +82,9 @@ function Chains({ onClose }: { onClose: () => void }) {
   const minutes = again.reduce((sum, { template }) => sum + template.minutes, 0);
   return (
     <Panel wide title={w.chainTitle} onClose={onClose}>
-      <div className="stack">
+      <Stack spacing={2}>
         <p>{w.chainMinutes(stale.length, minutes)}</p>
-        <ul className="rows chain-rows">
+        <Rows className={css.chainRows}>
           {stale.map(({ key, cause, chain, sentence }) => {
             const step = stepOf(key, steps);
             const name = setupValue(key).name;
@@ -88,17 +103,17 @@ function Chains({ onClose }: { onClose: () => void }) {
                 )}
                 <span>
                   {sentence}
-                  <span className="small soft chain">
+                  <Typography variant="small" color="textSecondary" className={css.chain}>
                     {chain.map((link) => setupValue(link).short).join(' → ')} ·{' '}
                     {w.taken(whenText(cause.at, snapshot.shop.timeZone, snapshot.today), cause.who)}
-                  </span>
+                  </Typography>
                 </span>
                 <Still of={key} />
               </li>
             );
           })}
-        </ul>
-      </div>
+        </Rows>
+      </Stack>
     </Panel>
   );
 }
@@ -107,40 +122,45 @@ function LastEntry({ undoing }: { undoing: Undoing }) {
   const { snapshot, sending, trouble } = useJob();
   const last = snapshot.events.find((event) => event.canUndo);
   // While the connection is broken that is said, not that it is being saved.
-  if (sending && trouble !== frame.lost) return <span className="end soft">{frame.saving}</span>;
+  if (sending && trouble !== frame.lost)
+    return (
+      <Typography color="textSecondary" component="span" className={stripCss.end}>
+        {frame.saving}
+      </Typography>
+    );
   if (trouble) {
     return (
-      <span className="end strip-trouble" role="alert">
+      <span className={clsx(stripCss.end, stripCss.stripTrouble)} role="alert">
         {trouble}
       </span>
     );
   }
   return (
-    <span className="end last-entry">
+    <span className={clsx(stripCss.end, stripCss.lastEntry)}>
       {last && (
         <>
-          <span className="soft last-text">
+          <Typography color="textSecondary" component="span" className={stripCss.lastText}>
             {frame.last} {last.summary}
-          </span>
-          <button type="button" className="plain-button" onClick={undoing.undo}>
-            <Undo fontSize="small" /> {frame.undo} <span className="key">z</span>
-          </button>
+          </Typography>
+          <Button type="button" variant="plain" onClick={undoing.undo}>
+            <Undo fontSize="small" /> {frame.undo} <Key>z</Key>
+          </Button>
         </>
       )}
       {undoing.canRedo && (
-        <button type="button" className="plain-button" onClick={undoing.redo}>
+        <Button type="button" variant="plain" onClick={undoing.redo}>
           <Redo fontSize="small" /> {frame.redo}
-        </button>
+        </Button>
       )}
-      <button
+      <Button
         type="button"
-        className="plain-button"
+        variant="plain"
         aria-label={frame.history}
         title={frame.history}
         onClick={undoing.showHistory}
       >
         <History fontSize="small" />
-      </button>
+      </Button>
     </span>
   );
 }

@@ -11,6 +11,7 @@ import { bow as words, frame } from '../words';
 import { useJob } from './JobProvider';
 import { mapLabels, type MapLabel } from './map-parts';
 import { useStage } from './useStage';
+import css from './BowMap.module.css';
 
 /** Drawn while no bow is chosen: thin, and said so. */
 const SOME_BOW: BowShape = {
@@ -47,7 +48,7 @@ export function BowMap() {
   const sorted = [...labels].sort((a, b) => a.anchor.y - b.anchor.y);
   const edge = left ? LABEL_WIDTH : size.width - LABEL_WIDTH;
   return (
-    <nav className="map" aria-label={frame.map} ref={holder}>
+    <nav className={css.map} data-part="map" aria-label={frame.map} ref={holder}>
       <svg aria-hidden>
         {sorted.map((label, i) => (
           <Leader
@@ -69,20 +70,25 @@ export function BowMap() {
           <Dot key={label.part} look={label.look} x={x(label.anchor.x)} y={y(label.anchor.y)} />
         ))}
       </svg>
-      <div className="labels">
+      <div className={css.labels}>
         {sorted.map((label, i) => (
           <PartLink key={label.part} label={label}>
-            <span className="dot" style={{ left: x(label.anchor.x), top: y(label.anchor.y) }} />
-            <span className="label" data-state={label.look} style={{ top: ys[i]! - 22 }}>
-              <span className="name">{label.name}</span>
-              <span className="value">
+            <span className={css.dot} style={{ left: x(label.anchor.x), top: y(label.anchor.y) }} />
+            <span
+              className={css.label}
+              data-part="label"
+              data-state={label.look}
+              style={{ top: ys[i]! - 22 }}
+            >
+              <span className={css.name}>{label.name}</span>
+              <span className={css.value}>
                 <WithFractions text={label.value} />
               </span>
             </span>
           </PartLink>
         ))}
       </div>
-      <div className="caption">
+      <div className={css.caption}>
         {bow ? (
           <>
             <WithFractions text={words.atoA(bow.axleToAxleMm, snapshot.shop.units)} />
@@ -117,7 +123,7 @@ function PartLink({ label, children }: { label: MapLabel; children: ReactNode })
   const target = href(stage, label.step ? { step: label.step.id, value: label.key } : undefined);
   return (
     <Link
-      className="part"
+      className={css.part}
       href={target}
       scroll={false}
       prefetch={false}

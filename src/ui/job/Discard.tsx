@@ -2,8 +2,9 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useJob } from './JobProvider';
 import { devices as w } from '../words';
+import { useJob } from './JobProvider';
+import css from './Discard.module.css';
 
 /** Leaves a reading out, with the reason that stays in the record. */
 export function Discard({ seq }: { seq: number }) {
@@ -29,13 +30,19 @@ export function LeaveOut({
   const [trouble, setTrouble] = useState('');
   if (!open)
     return (
-      <Button variant="text" size="small" className="leave-out" onClick={() => setOpen(true)}>
+      <Button
+        variant="text"
+        size="small"
+        className={css.leaveOut}
+        data-part="leave-out"
+        onClick={() => setOpen(true)}
+      >
         {w.leaveOut}
       </Button>
     );
   return (
     <form
-      className="leave-out-form"
+      className={css.leaveOutForm}
       noValidate
       onSubmit={(event) => {
         event.preventDefault();

@@ -2,6 +2,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { fitKeyName, isFitKey, type JobEvent } from '@/core/job';
 import { isTaken, setupValue, type SetupKey } from '@/core/setup';
 import type { HistoryPage, HistoryPreview } from '@/contracts/history';
@@ -9,9 +11,12 @@ import { Panel } from '../frame/Panel';
 import { WithFractions } from '../fields/Figure';
 import { whenText } from '../fields/dates';
 import { frame } from '../words';
+import { post } from '../keep/post';
+import { FieldError, Note, Tag } from '../pieces/texts';
+import { BlockTitle, Rows } from '../pieces/layout';
 import { Discard } from './Discard';
 import { useJob } from './JobProvider';
-import { post } from '../keep/post';
+import css from './HistoryPanel.module.css';
 
 const REST_MS = 250;
 /** Readings shown before the rest is left to the search of entries. */
@@ -44,7 +49,7 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
   }, [load, job.version]);
   return (
     <Panel wide title={frame.historyTitle} onClose={onClose}>
-      <div className="stack history">
+      <Stack spacing={2} className={css.history}>
         <TextField
           id="history-words"
           label={frame.historyFind}
@@ -54,17 +59,15 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
           slotProps={{ htmlInput: { maxLength: 80 } }}
           onChange={(event) => setWords(event.target.value)}
         />
-        {trouble && (
-          <p className="field-error" role="alert">
-            {trouble}
-          </p>
+        {trouble && <FieldError role="alert">{trouble}</FieldError>}
+        {page?.events.length === 0 && (
+          <Typography color="textSecondary">{frame.historyNone}</Typography>
         )}
-        {page?.events.length === 0 && <p className="soft">{frame.historyNone}</p>}
-        <ul className="rows history-rows">
+        <Rows className={css.historyRows}>
           {page?.events.map((event) => (
             <Entry key={event.id} event={event} />
           ))}
-        </ul>
+        </Rows>
         {page?.more && (
           <Button variant="text" onClick={() => void load(page.events.at(-1)!.id)}>
             {frame.historyMore}
@@ -72,7 +75,7 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
         )}
         {words === '' && <Counting />}
         {page && page.leftOut.length > 0 && <LeftOutReadings rows={page.leftOut} />}
-      </div>
+      </Stack>
     </Panel>
   );
 }
@@ -98,12 +101,12 @@ function Entry({ event }: { event: JobEvent }) {
   };
   return (
     <li data-gone={event.canRedo ? 'yes' : undefined}>
-      <span className="small soft history-when">
+      <Typography variant="small" color="textSecondary" className={css.historyWhen}>
         {whenText(event.at, snapshot.shop.timeZone, snapshot.today)}, {event.who}
-      </span>
-      <span className="history-what">
+      </Typography>
+      <span className={css.historyWhat}>
         <WithFractions text={event.summary} />
-        {event.canRedo && <span className="tag">{frame.takenBack}</span>}
+        {event.canRedo && <Tag>{frame.takenBack}</Tag>}
       </span>
       {(event.canUndo || event.canRedo) && preview === null && (
         <Button variant="text" size="small" onClick={() => void look()}>
@@ -111,7 +114,7 @@ function Entry({ event }: { event: JobEvent }) {
         </Button>
       )}
       {preview !== null && (
-        <div className="history-preview note" role="status">
+        <Note className={css.historyPreview} role="status">
           {preview === 'looking' ? (
             frame.looking
           ) : preview.why ? (
@@ -130,13 +133,9 @@ function Entry({ event }: { event: JobEvent }) {
               </Button>
             </>
           )}
-        </div>
+        </Note>
       )}
-      {trouble && (
-        <p className="field-error" role="alert">
-          {trouble}
-        </p>
-      )}
+      {trouble && <FieldError role="alert">{trouble}</FieldError>}
     </li>
   );
 }
@@ -154,20 +153,20 @@ function Counting() {
   if (rows.length === 0) return null;
   return (
     <section>
-      <h3 className="block-title">{frame.readingsTitle}</h3>
-      <ul className="rows history-rows">
+      <BlockTitle>{frame.readingsTitle}</BlockTitle>
+      <Rows className={css.historyRows}>
         {rows.slice(0, MOST_READINGS).map(({ seq, key, entered, who, at }) => (
           <li key={seq}>
-            <span className="small soft history-when">
+            <Typography variant="small" color="textSecondary" className={css.historyWhen}>
               {whenText(at, snapshot.shop.timeZone, snapshot.today)}, {who}
-            </span>
-            <span className="history-what">
+            </Typography>
+            <span className={css.historyWhat}>
               {nameOf(key)} <WithFractions text={entered} />
             </span>
             <Discard seq={seq} />
           </li>
         ))}
-      </ul>
+      </Rows>
     </section>
   );
 }
@@ -176,25 +175,27 @@ function LeftOutReadings({ rows }: { rows: HistoryPage['leftOut'] }) {
   const { snapshot, send } = useJob();
   return (
     <section>
-      <h3 className="block-title">{frame.leftOutTitle}</h3>
-      <ul className="rows history-rows">
+      <BlockTitle>{frame.leftOutTitle}</BlockTitle>
+      <Rows className={css.historyRows}>
         {rows.map(({ seq, key, entered, reason, who, at }) => (
           <li key={seq}>
-            <span className="small soft history-when">
+            <Typography variant="small" color="textSecondary" className={css.historyWhen}>
               {whenText(at, snapshot.shop.timeZone, snapshot.today)}, {who}
-            </span>
-            <span className="history-what">
+            </Typography>
+            <span className={css.historyWhat}>
               <s>
                 {nameOf(key)} <WithFractions text={entered} />
               </s>{' '}
-              <span className="soft">{reason}</span>
+              <Typography color="textSecondary" component="span">
+                {reason}
+              </Typography>
             </span>
             <Button variant="text" size="small" onClick={() => void send({ name: 'takeIn', seq })}>
               {frame.takeIn}
             </Button>
           </li>
         ))}
-      </ul>
+      </Rows>
     </section>
   );
 }

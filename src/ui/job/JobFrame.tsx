@@ -2,6 +2,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'next/navigation';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { jobTotal } from '@/core/quote';
 import { STAGES } from '@/core/setup';
 import { writeMoney } from '@/core/units';
@@ -12,14 +13,17 @@ import { TopTools } from '../frame/TopTools';
 import { useKeys } from '../frame/useKeys';
 import { dayText } from '../fields/dates';
 import { frame } from '../words';
+import { rememberPlace } from '../keep/remember-place';
+import { Actions, Rows } from '../pieces/layout';
 import { AgainStrip } from './AgainStrip';
 import { BowMap } from './BowMap';
 import { DockPlace } from './Dock';
 import { useJob } from './JobProvider';
-import { rememberPlace } from '../keep/remember-place';
 import { StageRail } from './StageRail';
 import { useStage } from './useStage';
 import { useUndo } from './useUndo';
+import topCss from '../frame/Top.module.css';
+import css from './JobFrame.module.css';
 
 /** So long a job is open before its other stages are fetched for a moment without a connection, ms. */
 const WARM_AFTER_MS = 5000;
@@ -54,14 +58,14 @@ export function JobFrame({ children }: { children: ReactNode }) {
     body.current?.scrollTo?.({ top: 0 });
   }, [stage, query]);
   return (
-    <div className="job" data-hand={snapshot.archer.hand}>
-      <div className="job-body" ref={body}>
+    <div className={css.job} data-frame="job" data-hand={snapshot.archer.hand}>
+      <div className={css.jobBody} data-part="job-body" ref={body}>
         <JobTop />
         <StageRail />
         <BowMap />
         <DockPlace value={dock}>{children}</DockPlace>
       </div>
-      <section className="dock" aria-label={frame.dock} ref={setDock} />
+      <section className={css.dock} data-dock="" aria-label={frame.dock} ref={setDock} />
       <AgainStrip undoing={undoing} />
       {undoing.open}
       <ConflictPanel />
@@ -80,16 +84,16 @@ function JobTop() {
   const { totalCents: total } = jobTotal(snapshot, derived);
   const over = job.budgetCents !== null && total > job.budgetCents;
   return (
-    <header className="top">
+    <header className={topCss.top} data-part="top">
       <Brand />
       <h1>{archer.name}</h1>
-      <span className="about">{about.join(' · ')}</span>
-      <div className="facts">
+      <span className={topCss.about}>{about.join(' · ')}</span>
+      <div className={topCss.facts}>
         <span>
           {frame.promised}{' '}
           <b>{job.promisedDay ? dayText(job.promisedDay, snapshot.today) : frame.noDate}</b>
         </span>
-        <span className="wide-only">
+        <span className={css.wideOnly}>
           {frame.package} <b data-over={over}>{writeMoney(total)}</b>
           {job.budgetCents !== null && <> {frame.ofBudget(writeMoney(job.budgetCents))}</>}
         </span>
@@ -105,18 +109,21 @@ function ConflictPanel() {
   return (
     <Panel title={frame.conflictTitle} onClose={clearConflict}>
       <p>{frame.conflictText}</p>
-      <ul className="rows conflict">
+      <Rows className={css.conflict} data-part="conflict">
         {conflict.map((event) => (
           <li key={event.id}>
-            <b>{event.summary}</b> <span className="soft">{event.who}</span>
+            <b>{event.summary}</b>{' '}
+            <Typography color="textSecondary" component="span">
+              {event.who}
+            </Typography>
           </li>
         ))}
-      </ul>
-      <div className="actions">
+      </Rows>
+      <Actions>
         <Button variant="contained" autoFocus onClick={clearConflict}>
           {frame.conflictOk}
         </Button>
-      </div>
+      </Actions>
     </Panel>
   );
 }

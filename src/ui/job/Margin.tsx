@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
+import Typography from '@mui/material/Typography';
 import { frame, meet } from '../words';
 import { useJob } from './JobProvider';
 import { useStage } from './useStage';
+import css from './Margin.module.css';
 
 interface WatchItem {
   readonly id: string;
@@ -25,7 +27,10 @@ function FromMeet() {
       <ul>
         {said.map(({ name, text }) => (
           <li key={name}>
-            <span className="soft">{name}:</span> {text}
+            <Typography color="textSecondary" component="span">
+              {name}:
+            </Typography>{' '}
+            {text}
           </li>
         ))}
       </ul>
@@ -45,7 +50,7 @@ export function Margin({
 }) {
   return (
     // It scrolls by itself, so it must be reachable by keyboard.
-    <aside className="margin" tabIndex={0} aria-label={frame.margin}>
+    <aside className={css.margin} data-part="margin" tabIndex={0} aria-label={frame.margin}>
       {first}
       {because.length > 0 && (
         <section>
@@ -58,7 +63,7 @@ export function Margin({
         </section>
       )}
       {watch.length > 0 && (
-        <section className="watch">
+        <section className={css.watch}>
           <h2>{frame.watch}</h2>
           <ul>
             {watch.map(({ id, text, stop }) => (

@@ -1,6 +1,7 @@
 'use client';
 import type { ReactNode } from 'react';
 import Link from 'next/link';
+import css from './Parts.module.css';
 
 interface Part {
   readonly id: string;
@@ -24,7 +25,7 @@ export function Parts({
   many?: boolean;
 }) {
   return (
-    <nav className="parts" data-many={many ? 'yes' : undefined}>
+    <nav className={css.parts} data-part="parts" data-many={many ? 'yes' : undefined}>
       {parts.map(({ id, name, href, value }) => (
         <Link
           key={id}
@@ -33,11 +34,15 @@ export function Parts({
           prefetch={false}
           aria-current={id === current ? 'true' : undefined}
         >
-          {id === current ? <h2>{name}</h2> : <span className="part-name">{name}</span>}
-          <span className="part-value">{value}</span>
+          {id === current ? <h2>{name}</h2> : <span className={css.partName}>{name}</span>}
+          <span className={css.partValue}>{value}</span>
         </Link>
       ))}
-      {aside && <span className="parts-aside">{aside}</span>}
+      {aside && (
+        <span className={css.partsAside} data-part="parts-aside">
+          {aside}
+        </span>
+      )}
     </nav>
   );
 }

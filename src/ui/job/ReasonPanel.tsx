@@ -2,10 +2,12 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
 import { Panel } from '../frame/Panel';
 import { frame } from '../words';
 import { useKept } from '../keep/useKept';
 import type { Trouble } from '../keep/post';
+import { Actions } from '../pieces/layout';
 
 /** Something is overruled: why, in a few words, for the sheet. */
 export function ReasonPanel({
@@ -34,8 +36,9 @@ export function ReasonPanel({
   };
   return (
     <Panel title={title} onClose={onClose}>
-      <form
-        className="stack"
+      <Stack
+        spacing={2}
+        component="form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -57,15 +60,15 @@ export function ReasonPanel({
             setTrouble('');
           }}
         />
-        <div className="actions">
+        <Actions>
           <Button type="submit" variant="contained">
             {action}
           </Button>
           <Button variant="text" onClick={onClose}>
             {frame.cancel}
           </Button>
-        </div>
-      </form>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }

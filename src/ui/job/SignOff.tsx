@@ -3,6 +3,7 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import { isFinished, type JobStep } from '@/core/route';
 import { bench as w } from '../words';
+import { Note } from '../pieces/texts';
 import { useJob } from './JobProvider';
 import { ReasonPanel } from './ReasonPanel';
 
@@ -32,9 +33,9 @@ export function SignOff({ step }: { step: JobStep }) {
 /** The signature that stands, with its reason and name. */
 export const Signed = ({ step: { exception } }: { step: JobStep }) =>
   exception && (
-    <p className="note">
+    <Note>
       <b>{w.signed}</b>: {exception.reason} ({exception.who})
-    </p>
+    </Note>
   );
 
 /** Steps that should come first, by name. */
@@ -43,8 +44,8 @@ export function ComesFirst({ step }: { step: JobStep }) {
   if (step.missing.length === 0) return null;
   const title = (id: string) => derived.plan.steps.find((s) => s.id === id)?.template.title;
   return (
-    <p className="note">
+    <Note>
       <b>{w.first}</b> {step.missing.map(title).join(' · ')}
-    </p>
+    </Note>
   );
 }

@@ -5,6 +5,7 @@ import { frame } from '../words';
 import { Ticks } from '../drawings/Ticks';
 import { useJob } from './JobProvider';
 import { useStage } from './useStage';
+import css from './StageRail.module.css';
 
 /** The eight stages on a measuring tape, each with what is open. */
 export function StageRail() {
@@ -17,7 +18,7 @@ export function StageRail() {
     if (here && rail.current) rail.current.scrollLeft = here.offsetLeft - here.offsetWidth / 2;
   }, [stage]);
   return (
-    <nav className="rail" ref={rail} aria-label={frame.stages}>
+    <nav className={css.rail} data-part="rail" ref={rail} aria-label={frame.stages}>
       {states.map(({ id, name, note, state }, i) => (
         <Link
           key={id}
@@ -27,12 +28,12 @@ export function StageRail() {
           data-state={state}
           aria-current={id === stage ? 'step' : undefined}
         >
-          <span className="stage-name">{name}</span>
-          <span className="stage-key">{i + 1}</span>
-          <span className="stage-note">{state === 'done' ? `✓ ${note}` : note}</span>
+          <span className={css.stageName}>{name}</span>
+          <span className={css.stageKey}>{i + 1}</span>
+          <span className={css.stageNote}>{state === 'done' ? `✓ ${note}` : note}</span>
         </Link>
       ))}
-      <Ticks className="ticks" />
+      <Ticks className={css.ticks} />
     </nav>
   );
 }

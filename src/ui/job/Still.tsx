@@ -1,9 +1,11 @@
 'use client';
 import { useState } from 'react';
 import { latest, readingText, setupValue, type SetupKey } from '@/core/setup';
+import { Press } from '../pieces/Press';
 import { WithFractions } from '../fields/Figure';
 import { frame } from '../words';
 import { useJob } from './JobProvider';
+import css from './Still.module.css';
 
 /** One tap for what was looked at again and found as it was: "still 6 in". */
 export function Still({ of }: { of: SetupKey }) {
@@ -15,9 +17,9 @@ export function Still({ of }: { of: SetupKey }) {
   const isTick = setupValue(of).kind === 'check';
   const value = isTick ? frame.stillSo : frame.still(readingText(reading, snapshot.shop.units));
   return (
-    <button
+    <Press
       type="button"
-      className="still"
+      className={css.still}
       disabled={busy}
       onClick={() => {
         setBusy(true);
@@ -25,6 +27,6 @@ export function Still({ of }: { of: SetupKey }) {
       }}
     >
       <WithFractions text={value} />
-    </button>
+    </Press>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
+import Typography from '@mui/material/Typography';
 import { STAGES } from '@/core/setup';
 import type { JobEvent } from '@/core/job';
 import { useShell } from '../frame/useShell';
@@ -59,7 +60,7 @@ export function useUndo(): Undoing {
             <p>
               <b>{frame.undoText(last.summary, last.who, when)}</b>
             </p>
-            <p className="soft">{why.join(' ')}</p>
+            <Typography color="textSecondary">{why.join(' ')}</Typography>
           </>
         ),
         answers: [

@@ -3,6 +3,11 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import type { OrderRow } from '@/core/job';
 import { plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
@@ -10,6 +15,10 @@ import { useWho } from '../frame/useWho';
 import { post } from '../keep/post';
 import { orderWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
+import { Page } from '../pieces/Page';
+import { Actions, Block } from '../pieces/layout';
+import { Note, Tag } from '../pieces/texts';
+import css from './OrdersPage.module.css';
 
 type State = 'toOrder' | 'ordered' | 'arrived' | 'calledOff';
 const stateOf = ({ orderedAt, arrivedAt }: OrderRow): State =>
@@ -40,9 +49,9 @@ export function OrdersPage({
   return (
     <>
       <PageHead title={w.title} />
-      <main className="shop stock">
-        <p className="soft">{w.lead}</p>
-        <div className="actions">
+      <Page width="wide">
+        <Typography color="textSecondary">{w.lead}</Typography>
+        <Actions>
           {orders.some((order) => stateOf(order) === 'toOrder') && (
             <Button
               variant="outlined"
@@ -56,30 +65,33 @@ export function OrdersPage({
           <Link href="/" prefetch={false}>
             {w.back}
           </Link>
-        </div>
+        </Actions>
         {trouble && (
-          <p className="note" data-kind="stop" role="alert">
+          <Note kind="stop" role="alert">
             {trouble}
-          </p>
+          </Note>
         )}
-        {orders.length === 0 && <p className="note">{w.none}</p>}
+        {orders.length === 0 && <Note>{w.none}</Note>}
         {suppliers.map((supplier) => {
           const mine = orders.filter((order) => order.supplier === supplier);
           return (
-            <section key={supplier} className="block">
+            <Block key={supplier}>
               <h2>
-                {supplier || w.unknown} <span className="soft">{w.count(mine.length)}</span>
+                {supplier || w.unknown}{' '}
+                <Typography color="textSecondary" component="span">
+                  {w.count(mine.length)}
+                </Typography>
               </h2>
-              <GridTable className="orders-table">
-                <thead>
-                  <tr>
+              <GridTable className={css.ordersTable}>
+                <TableHead>
+                  <TableRow>
                     {w.heads.map((head) => (
-                      <th key={head}>{head}</th>
+                      <TableCell key={head}>{head}</TableCell>
                     ))}
-                    <th />
-                  </tr>
-                </thead>
-                <tbody>
+                    <TableCell />
+                  </TableRow>
+                </TableHead>
+                <TableBody>
                   {mine.map((order) => (
                     <OrderLine
                       key={`${order.orderId} ${order.jobId} ${order.slot} ${order.itemId}`}
@@ -87,12 +99,12 @@ export function OrdersPage({
                       onMark={mark}
                     />
                   ))}
-                </tbody>
+                </TableBody>
               </GridTable>
-            </section>
+            </Block>
           );
         })}
-      </main>
+      </Page>
     </>
   );
 }
@@ -120,48 +132,47 @@ function OrderLine({
     </Button>
   );
   return (
-    <tr>
-      <td>
-        {order.count > 1 && <span className="figure">{w.times(order.count)} </span>}
+    <TableRow>
+      <TableCell>
+        {order.count > 1 && <Typography variant="figure">{w.times(order.count)} </Typography>}
         <b>{order.label}</b>
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         {order.jobId === null ? (
           <>
-            {w.forShelf} <span className="soft">{w.wasFor(order.number)}</span>
+            {w.forShelf}{' '}
+            <Typography color="textSecondary" component="span">
+              {w.wasFor(order.number)}
+            </Typography>
           </>
         ) : (
           <>
             <Link href={placeOf(order)} prefetch={false}>
               {order.archer}
             </Link>{' '}
-            <span className="soft figure">{order.number}</span>
+            <Typography variant="figure" color="textSecondary">
+              {order.number}
+            </Typography>
           </>
         )}
-      </td>
-      <td className="figure">{promisedDay ? plainDay(promisedDay) : '—'}</td>
-      <td className="figure">
-        {plainDay(arrivesDay)}{' '}
-        {late && (
-          <span className="tag" data-kind="out">
-            {w.late}
-          </span>
-        )}
-      </td>
-      <td>
-        <span
-          className="tag"
-          data-kind={state === 'arrived' ? 'in' : state === 'toOrder' ? 'warn' : ''}
-        >
-          {w[state]}
-        </span>
-      </td>
-      <td className="right orders-act">
+      </TableCell>
+      <TableCell>
+        <Typography variant="figure">{promisedDay ? plainDay(promisedDay) : '—'}</Typography>
+      </TableCell>
+      <TableCell>
+        <Typography variant="figure">
+          {plainDay(arrivesDay)} {late && <Tag kind="out">{w.late}</Tag>}
+        </Typography>
+      </TableCell>
+      <TableCell>
+        <Tag kind={state === 'arrived' ? 'in' : state === 'toOrder' ? 'warn' : ''}>{w[state]}</Tag>
+      </TableCell>
+      <TableCell align="right" className={css.ordersAct}>
         {state === 'toOrder' && button('ordered', w.markOrdered, true)}
         {state === 'ordered' && button('arrived', w.markArrived, true)}
         {order.orderId !== null && button('calledOff', w.calledOff)}
         {order.orderId === null && state !== 'toOrder' && button('toOrder', w.markNot)}
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }

@@ -1,8 +1,15 @@
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Typography from '@mui/material/Typography';
+import TableFooter from '@mui/material/TableFooter';
 import type { Quote, QuoteLine } from '@/core/quote';
 import { writeMoney } from '@/core/units';
 import { plainDay } from '../fields/dates';
 import { quoteWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
+import css from './QuoteLines.module.css';
 
 /** A quote's lines: bow and parts one by one, the work in one line with its steps below. */
 export function QuoteLines({
@@ -18,91 +25,120 @@ export function QuoteLines({
   const total = (lines: readonly QuoteLine[]) => lines.reduce((sum, { cents }) => sum + cents, 0);
   const minutes = work.reduce((sum, line) => sum + (line.minutes ?? 0), 0);
   return (
-    <GridTable className="quote-table">
-      <thead>
-        <tr>
-          <th colSpan={2}>{w.heads[0]}</th>
-          <th className="right">{w.heads[1]}</th>
-        </tr>
-      </thead>
-      <tbody>
+    <GridTable className={css.quoteTable} data-part="quote-table">
+      <TableHead>
+        <TableRow>
+          <TableCell colSpan={2}>{w.heads[0]}</TableCell>
+          <TableCell align="right">{w.heads[1]}</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {goods.map((line) => (
-          <tr key={line.about}>
-            <td className="soft">{line.about}</td>
-            <td>
+          <TableRow key={line.about}>
+            <TableCell>
+              <Typography color="textSecondary" component="span">
+                {line.about}
+              </Typography>
+            </TableCell>
+            <TableCell>
               {line.name}
               {line.arrivesDay && (
-                <span className="small soft quote-note">
+                <Typography variant="small" color="textSecondary" className={css.quoteNote}>
                   {w.arrives(plainDay(line.arrivesDay))}
-                </span>
+                </Typography>
               )}
               {line.usualCents !== null && (
-                <span className="small soft quote-note">
+                <Typography variant="small" color="textSecondary" className={css.quoteNote}>
                   {w.usually(writeMoney(line.usualCents))}
-                </span>
+                </Typography>
               )}
-            </td>
-            <td className="figure right">
-              {line.kind === 'moved' ? w.moved : writeMoney(line.cents)}
-            </td>
-          </tr>
+            </TableCell>
+            <TableCell align="right">
+              <Typography variant="figure">
+                {line.kind === 'moved' ? w.moved : writeMoney(line.cents)}
+              </Typography>
+            </TableCell>
+          </TableRow>
         ))}
         {work.length > 0 && (
-          <tr>
-            <td className="soft">{w.steps(work.length)}</td>
-            <td>
+          <TableRow>
+            <TableCell>
+              <Typography color="textSecondary" component="span">
+                {w.steps(work.length)}
+              </Typography>
+            </TableCell>
+            <TableCell>
               {whole ? (
                 w.labour(minutes)
               ) : (
                 <details>
                   <summary>{w.labour(minutes)}</summary>
-                  <ul className="quote-steps small">
+                  <Typography variant="small" component="ul" className={css.quoteSteps}>
                     {work.map(({ name, minutes: each, cents }) => (
                       <li key={name}>
                         <span>{name}</span>
-                        <span className="figure">{each}′</span>
-                        <span className="figure">{writeMoney(cents)}</span>
+                        <Typography variant="figure">{each}′</Typography>
+                        <Typography variant="figure">{writeMoney(cents)}</Typography>
                       </li>
                     ))}
-                  </ul>
+                  </Typography>
                 </details>
               )}
-            </td>
-            <td className="figure right">{writeMoney(total(work))}</td>
-          </tr>
+            </TableCell>
+            <TableCell align="right">
+              <Typography variant="figure">{writeMoney(total(work))}</Typography>
+            </TableCell>
+          </TableRow>
         )}
         {whole && work.length > 0 && (
-          <tr>
-            <td colSpan={3}>
-              <ul className="quote-steps-whole small soft">
+          <TableRow>
+            <TableCell colSpan={3}>
+              <Typography
+                variant="small"
+                color="textSecondary"
+                component="ul"
+                className={css.quoteStepsWhole}
+              >
                 {work.map(({ name, minutes: each }) => (
                   <li key={name}>
                     <span>{name}</span>
-                    <span className="figure">{each}′</span>
+                    <Typography variant="figure">{each}′</Typography>
                   </li>
                 ))}
-              </ul>
-            </td>
-          </tr>
+              </Typography>
+            </TableCell>
+          </TableRow>
         )}
-      </tbody>
-      <tfoot>
-        <tr className="total">
-          <td />
-          <td>{w.total}</td>
-          <td className="figure right">{writeMoney(quote.totalCents)}</td>
-        </tr>
-        <tr>
-          <td />
-          <td className="soft">{w.tax(quote.taxPct)}</td>
-          <td className="figure right soft">{writeMoney(quote.taxCents)}</td>
-        </tr>
-        <tr>
-          <td />
-          <td>{w.deposit(quote.depositPct)}</td>
-          <td className="figure right">{writeMoney(quote.depositCents)}</td>
-        </tr>
-      </tfoot>
+      </TableBody>
+      <TableFooter>
+        <TableRow className={css.total}>
+          <TableCell />
+          <TableCell>{w.total}</TableCell>
+          <TableCell align="right">
+            <Typography variant="figure">{writeMoney(quote.totalCents)}</Typography>
+          </TableCell>
+        </TableRow>
+        <TableRow>
+          <TableCell />
+          <TableCell>
+            <Typography color="textSecondary" component="span">
+              {w.tax(quote.taxPct)}
+            </Typography>
+          </TableCell>
+          <TableCell align="right">
+            <Typography variant="figure" color="textSecondary">
+              {writeMoney(quote.taxCents)}
+            </Typography>
+          </TableCell>
+        </TableRow>
+        <TableRow>
+          <TableCell />
+          <TableCell>{w.deposit(quote.depositPct)}</TableCell>
+          <TableCell align="right">
+            <Typography variant="figure">{writeMoney(quote.depositCents)}</Typography>
+          </TableCell>
+        </TableRow>
+      </TableFooter>
     </GridTable>
   );
 }

@@ -1,10 +1,13 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import type { Quote } from '@/core/quote';
 import { plainDay, timeText } from '../fields/dates';
 import { quoteWords as w } from '../words';
+import { Tag } from '../pieces/texts';
 import { QuoteLines } from './QuoteLines';
+import paperPageCss from '../pieces/PaperPage.module.css';
 
 /** A quote as it was given; prints as it stands. */
 export function QuotePage({
@@ -20,11 +23,11 @@ export function QuotePage({
 }) {
   const made = `${plainDay(quote.madeDay, true)} ${timeText(quote.madeAt, timeZone)}`;
   return (
-    <main className="sheet">
-      <nav className="sheet-tools">
+    <main className={paperPageCss.sheet} data-part="sheet">
+      <nav className={paperPageCss.sheetTools}>
         <Link href={`/jobs/${jobId}/kit?part=quote`}>{w.back}</Link>
-        {newest > quote.revision && <span className="tag">{w.newer(newest)}</span>}
-        <span className="sheet-links">
+        {newest > quote.revision && <Tag>{w.newer(newest)}</Tag>}
+        <span className={paperPageCss.sheetLinks}>
           <Button variant="outlined" onClick={() => window.print()}>
             {w.print}
           </Button>
@@ -43,7 +46,7 @@ export function QuotePage({
             )}
           </p>
         </div>
-        <p className="figure sheet-stamp">
+        <Typography variant="figure" component="p" className={paperPageCss.sheetStamp}>
           {quote.shop.name}
           <br />
           {quote.shop.address}
@@ -51,11 +54,11 @@ export function QuotePage({
           {w.ticket(quote.job.number)}
           <br />
           {w.madeBy(quote.madeBy, made)}
-        </p>
+        </Typography>
       </header>
       <QuoteLines quote={quote} whole />
-      {quote.hourCents === 0 && <p className="soft">{w.labourFree}</p>}
-      <div className="signatures">
+      {quote.hourCents === 0 && <Typography color="textSecondary">{w.labourFree}</Typography>}
+      <div className={paperPageCss.signatures}>
         <span>{w.accepts}</span>
         <span>{quote.shop.name}</span>
       </div>

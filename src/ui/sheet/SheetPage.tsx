@@ -1,6 +1,11 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import type { Shop } from '@/core/job';
 import { bowLine, type SheetDocument, type SheetSetting } from '@/core/sheet';
 import { write, writeMoney } from '@/core/units';
@@ -8,6 +13,9 @@ import { plainDay, timeText } from '../fields/dates';
 import { WithFractions } from '../fields/Figure';
 import { handover, sheet as w } from '../words';
 import { GridTable } from '../fields/GridTable';
+import { Tag } from '../pieces/texts';
+import paperPageCss from '../pieces/PaperPage.module.css';
+import css from './SheetPage.module.css';
 
 /** The sheet on the screen: the same facts, in the same order, as on paper. */
 export function SheetPage({
@@ -24,11 +32,11 @@ export function SheetPage({
   const made = `${plainDay(sheet.madeDay, true)} ${timeText(sheet.madeAt, shop.timeZone)}`;
   const api = `/api/v1/jobs/${jobId}/sheets/${sheet.revision}`;
   return (
-    <main className="sheet">
-      <nav className="sheet-tools">
+    <main className={paperPageCss.sheet} data-part="sheet">
+      <nav className={paperPageCss.sheetTools}>
         <Link href={`/jobs/${jobId}/handover`}>{w.back}</Link>
-        {newest > sheet.revision && <span className="tag">{w.newer(newest)}</span>}
-        <span className="sheet-links">
+        {newest > sheet.revision && <Tag>{w.newer(newest)}</Tag>}
+        <span className={paperPageCss.sheetLinks}>
           <a href={`${api}/pdf?paper=A4`}>{handover.a4}</a>
           <a href={`${api}/pdf?paper=LETTER`}>{handover.letter}</a>
           <a href={api}>{handover.json}</a>
@@ -44,45 +52,45 @@ export function SheetPage({
             {w.title} · {sheet.bow?.name}
           </p>
         </div>
-        <p className="figure sheet-stamp">
+        <Typography variant="figure" component="p" className={paperPageCss.sheetStamp}>
           {w.ticket(sheet.job.number)}
           <br />
           {w.revision(sheet.revision)}
           <br />
           {w.madeBy(sheet.madeBy, made)}
-        </p>
+        </Typography>
       </header>
       <Facts sheet={sheet} />
       <h2>{w.settings}</h2>
       <GridTable>
-        <thead>
-          <tr>
-            <th>{w.value}</th>
-            <th>{w.measured}</th>
-            <th>{w.wanted}</th>
-            <th />
-            <th>{w.by}</th>
-          </tr>
-        </thead>
-        <tbody>
+        <TableHead>
+          <TableRow>
+            <TableCell>{w.value}</TableCell>
+            <TableCell>{w.measured}</TableCell>
+            <TableCell>{w.wanted}</TableCell>
+            <TableCell />
+            <TableCell>{w.by}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {sheet.settings.map((setting) => (
             <SettingRow key={setting.key} setting={setting} />
           ))}
-        </tbody>
+        </TableBody>
       </GridTable>
       {sheet.marks && <MarksPart marks={sheet.marks} shop={shop} />}
       <PartsTable sheet={sheet} />
       <OpenPart sheet={sheet} />
       <h2>{w.told}</h2>
-      <ul className="sheet-cautions">
+      <ul className={css.sheetCautions}>
         {sheet.cautions.map((caution) => (
           <li key={caution}>{caution}</li>
         ))}
       </ul>
-      <p className="come-back">
+      <p className={css.comeBack}>
         <b>{w.comeBack(plainDay(sheet.comeBackDay, true))}</b>
       </p>
-      <div className="signatures">
+      <div className={paperPageCss.signatures}>
         <span>{sheet.archer.guardianName === null ? w.archer : w.guardianSigns}</span>
         <span>{w.shop}</span>
       </div>
@@ -110,7 +118,7 @@ function Facts({ sheet: { archer, bow, fit, shop } }: { sheet: SheetDocument }) 
     ...(fit.notes ?? []).map((note): [string, string] => ['', note]),
   ];
   return (
-    <dl className="facts-list">
+    <dl className={css.factsList}>
       {rows.map(([name, value], i) =>
         value === null ? null : (
           <div key={i}>
@@ -138,23 +146,25 @@ function SettingRow({ setting }: { setting: SheetSetting }) {
         ? { kind: 'in', text: w.in }
         : null;
   return (
-    <tr>
-      <td>{setting.name}</td>
-      <td className="figure">
-        <WithFractions text={setting.text} />
-      </td>
-      <td className="soft">
-        <WithFractions text={setting.wanted ?? ''} />
-      </td>
-      <td>
-        {mark && (
-          <span className="tag" data-kind={mark.kind}>
-            {mark.text}
-          </span>
-        )}
-      </td>
-      <td className="soft">{setting.who}</td>
-    </tr>
+    <TableRow>
+      <TableCell>{setting.name}</TableCell>
+      <TableCell>
+        <Typography variant="figure">
+          <WithFractions text={setting.text} />
+        </Typography>
+      </TableCell>
+      <TableCell>
+        <Typography color="textSecondary" component="span">
+          <WithFractions text={setting.wanted ?? ''} />
+        </Typography>
+      </TableCell>
+      <TableCell>{mark && <Tag kind={mark.kind}>{mark.text}</Tag>}</TableCell>
+      <TableCell>
+        <Typography color="textSecondary" component="span">
+          {setting.who}
+        </Typography>
+      </TableCell>
+    </TableRow>
   );
 }
 
@@ -163,19 +173,19 @@ function MarksPart({ marks, shop }: { marks: NonNullable<SheetDocument['marks']>
   return (
     <>
       <h2>{w.marks}</h2>
-      <ul className="sheet-marks">
+      <ul className={css.sheetMarks}>
         {marks.rows.map((row) => (
           <li key={row.distanceM}>
             <b>{row.distanceText}</b>
-            <span className="figure">{(first - row.pinAboveArrowMm).toFixed(1)} mm</span>
+            <Typography variant="figure">{(first - row.pinAboveArrowMm).toFixed(1)} mm</Typography>
           </li>
         ))}
       </ul>
-      <p className="soft">
+      <Typography color="textSecondary">
         {w.restsOn} <WithFractions text={marks.basis.join('; ')} />.{' '}
         {marks.furthestClearM !== null &&
           w.clearTo(write(marks.furthestClearM, 'distance', shop.units, { decimals: 0 }))}
-      </p>
+      </Typography>
     </>
   );
 }
@@ -185,36 +195,46 @@ function PartsTable({ sheet }: { sheet: SheetDocument }) {
     <>
       <h2>{w.parts}</h2>
       <GridTable>
-        <tbody>
+        <TableBody>
           {sheet.bow && (
-            <tr>
-              <td>{w.bow}</td>
-              <td>{sheet.bow.name}</td>
-              <td className="figure right">{writeMoney(sheet.bowPriceCents)}</td>
-            </tr>
+            <TableRow>
+              <TableCell>{w.bow}</TableCell>
+              <TableCell>{sheet.bow.name}</TableCell>
+              <TableCell align="right">
+                <Typography variant="figure">{writeMoney(sheet.bowPriceCents)}</Typography>
+              </TableCell>
+            </TableRow>
           )}
           {sheet.parts.map((part) => (
-            <tr key={part.slot}>
-              <td>{part.name}</td>
-              <td>{part.label}</td>
-              <td className="figure right">{part.owned ? w.own : writeMoney(part.priceCents)}</td>
-            </tr>
+            <TableRow key={part.slot}>
+              <TableCell>{part.name}</TableCell>
+              <TableCell>{part.label}</TableCell>
+              <TableCell align="right">
+                <Typography variant="figure">
+                  {part.owned ? w.own : writeMoney(part.priceCents)}
+                </Typography>
+              </TableCell>
+            </TableRow>
           ))}
           {sheet.work && sheet.work.cents > 0 && (
-            <tr>
-              <td>{w.work}</td>
-              <td>{w.minutes(sheet.work.minutes)}</td>
-              <td className="figure right">{writeMoney(sheet.work.cents)}</td>
-            </tr>
+            <TableRow>
+              <TableCell>{w.work}</TableCell>
+              <TableCell>{w.minutes(sheet.work.minutes)}</TableCell>
+              <TableCell align="right">
+                <Typography variant="figure">{writeMoney(sheet.work.cents)}</Typography>
+              </TableCell>
+            </TableRow>
           )}
-          <tr className="total">
-            <td>{w.total}</td>
-            <td>
+          <TableRow className={css.sum}>
+            <TableCell>{w.total}</TableCell>
+            <TableCell>
               {sheet.taxCents !== undefined && w.tax(sheet.taxPct!, writeMoney(sheet.taxCents))}
-            </td>
-            <td className="figure right">{writeMoney(sheet.totalCents)}</td>
-          </tr>
-        </tbody>
+            </TableCell>
+            <TableCell align="right">
+              <Typography variant="figure">{writeMoney(sheet.totalCents)}</Typography>
+            </TableCell>
+          </TableRow>
+        </TableBody>
       </GridTable>
     </>
   );
@@ -225,7 +245,7 @@ function OpenPart({ sheet: { exceptions, open, openReason } }: { sheet: SheetDoc
   return (
     <>
       <h2>{w.signed}</h2>
-      <ul className="sheet-cautions">
+      <ul className={css.sheetCautions}>
         {exceptions.map((exception) => (
           <li key={exception.step}>
             <b>{exception.step}</b>: {exception.reason} ({exception.who})

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import type { ClosedDay, Shop } from '@/core/job';
 import { readShift, shiftText, USUAL_WEEK, type Shift } from '@/core/calendar';
 import { SCHOOLS } from '@/core/setup';
@@ -11,7 +12,10 @@ import { plainDay } from '../fields/dates';
 import { useKept } from '../keep/useKept';
 import { post } from '../keep/post';
 import { shopWords as w } from '../words';
+import { Block, Questions, Rows } from '../pieces/layout';
 import { plain, TypedField } from './TypedField';
+import stockCss from './stock.module.css';
+import css from './BenchSettings.module.css';
 
 interface Props {
   readonly shop: Shop;
@@ -24,9 +28,11 @@ export function BenchSettings(props: Props) {
   const { shop, change } = props;
   return (
     <>
-      <section className="block questions" id="schools">
+      <Block as={Questions} id="schools">
         <h2>{w.schools}</h2>
-        <p className="soft wide">{w.schoolsHow}</p>
+        <Typography data-wide="" color="textSecondary">
+          {w.schoolsHow}
+        </Typography>
         <Choice
           label={w.loop}
           value={shop.loopCounts ? 'yes' : 'no'}
@@ -43,10 +49,10 @@ export function BenchSettings(props: Props) {
             onChange={(id) => change({ schools: { ...shop.schools, [name]: id } })}
           />
         ))}
-      </section>
-      <section className="block">
+      </Block>
+      <Block>
         <h2>{w.stations}</h2>
-        <div className="weights">
+        <div className={stockCss.weights}>
           {STATIONS.map(({ id, name }) => (
             <TypedField
               key={id}
@@ -58,7 +64,7 @@ export function BenchSettings(props: Props) {
             />
           ))}
         </div>
-      </section>
+      </Block>
       <Hours {...props} />
       <Closed closed={shop.closed} onChange={(closed) => change({ closed })} />
     </>
@@ -67,14 +73,14 @@ export function BenchSettings(props: Props) {
 
 function Hours({ shop, people, change }: Props) {
   return (
-    <section className="block" id="hours">
+    <Block id="hours">
       <h2>{w.hours}</h2>
-      <p className="soft">{w.hoursHow}</p>
-      <div className="hours">
+      <Typography color="textSecondary">{w.hoursHow}</Typography>
+      <div className={css.hours}>
         {people.map((name) => {
           const week = shop.hours[name] ?? USUAL_WEEK;
           return (
-            <div key={name} className="hours-row" role="group" aria-label={name}>
+            <div key={name} className={css.hoursRow} role="group" aria-label={name}>
               <b>{name}</b>
               {w.weekdays.map((day, i) => (
                 <TypedField
@@ -97,7 +103,7 @@ function Hours({ shop, people, change }: Props) {
           );
         })}
       </div>
-    </section>
+    </Block>
   );
 }
 
@@ -137,13 +143,13 @@ function Closed({
     setName('');
   };
   return (
-    <section className="block" id="closed">
+    <Block id="closed">
       <h2>{w.closed}</h2>
-      <p className="soft">{w.closedHow}</p>
-      <ul className="rows closed-rows">
+      <Typography color="textSecondary">{w.closedHow}</Typography>
+      <Rows className={css.closedRows}>
         {closed.map((entry) => (
           <li key={entry.day}>
-            <span className="figure">{plainDay(entry.day, true)}</span>
+            <Typography variant="figure">{plainDay(entry.day, true)}</Typography>
             <span>{entry.name}</span>
             <Button
               size="small"
@@ -154,9 +160,13 @@ function Closed({
             </Button>
           </li>
         ))}
-        {closed.length === 0 && <li className="soft">{w.noClosed}</li>}
-      </ul>
-      <div className="closed-add">
+        {closed.length === 0 && (
+          <Typography color="textSecondary" component="li">
+            {w.noClosed}
+          </Typography>
+        )}
+      </Rows>
+      <div className={css.closedAdd}>
         <TextField
           id="closed-day"
           type="date"
@@ -192,10 +202,10 @@ function Closed({
         </Button>
       </div>
       {said && (
-        <p role="status" className={said.wrong ? 'field-error' : 'soft'}>
+        <Typography role="status" color={said.wrong ? 'error' : 'textSecondary'}>
           {said.text}
-        </p>
+        </Typography>
       )}
-    </section>
+    </Block>
   );
 }

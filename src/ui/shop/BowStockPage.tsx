@@ -3,15 +3,24 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Typography from '@mui/material/Typography';
 import { bowName, CAM_SYSTEMS, drawLengthSteps, type BowRecord } from '@/core/bow';
 import { write, writeMoney, type ShopUnits } from '@/core/units';
 import { WithFractions } from '../fields/Figure';
 import { PageHead } from '../frame/PageHead';
 import { bowStock as w } from '../words';
+import { GridTable } from '../fields/GridTable';
+import { Page } from '../pieces/Page';
+import { Actions } from '../pieces/layout';
+import { Note, Tag } from '../pieces/texts';
 import { BowForm } from './BowForm';
 import { ImportBows } from './ImportBows';
-import { GridTable } from '../fields/GridTable';
 import { SingleBows, type SingleBow } from './SingleBows';
+import stockCss from './stock.module.css';
 
 /** Every bow of the shop: looked over, changed one by one, or by a file. */
 export function BowStockPage({
@@ -32,8 +41,8 @@ export function BowStockPage({
   return (
     <>
       <PageHead title={w.title} />
-      <main className="shop stock">
-        <div className="actions">
+      <Page width="wide">
+        <Actions>
           <Button variant="contained" onClick={() => setOpen('new')}>
             {w.add}
           </Button>
@@ -51,23 +60,23 @@ export function BowStockPage({
           <Link href="/shop" prefetch={false}>
             {w.back}
           </Link>
-        </div>
+        </Actions>
         {bows.length === 0 ? (
-          <p className="note">{w.none}</p>
+          <Note>{w.none}</Note>
         ) : (
-          <GridTable className="stock-table">
-            <thead>
-              <tr>
+          <GridTable className={stockCss.stockTable} data-part="stock-table">
+            <TableHead>
+              <TableRow>
                 {w.heads.map((head) => (
-                  <th key={head}>{head}</th>
+                  <TableCell key={head}>{head}</TableCell>
                 ))}
-              </tr>
-            </thead>
-            <tbody>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {bows.map((bow) => (
                 <BowLine key={bow.id} bow={bow} units={units} onOpen={() => setOpen(bow)} />
               ))}
-            </tbody>
+            </TableBody>
           </GridTable>
         )}
         <SingleBows pieces={pieces} bows={bows} units={units} />
@@ -81,7 +90,7 @@ export function BowStockPage({
             onDone={done}
           />
         )}
-      </main>
+      </Page>
     </>
   );
 }
@@ -93,30 +102,38 @@ function BowLine({ bow, units, onOpen }: { bow: BowRecord; units: ShopUnits; onO
   const lengths =
     steps.length > 1 ? w.range(length(steps[0]!), length(steps.at(-1)!)) : length(steps[0]!);
   return (
-    <tr>
-      <td>
-        <button type="button" className="link-button" onClick={onOpen}>
+    <TableRow>
+      <TableCell>
+        <Button type="button" variant="link" onClick={onOpen}>
           {bowName(bow)}
-        </button>
-      </td>
-      <td>{bow.hand}</td>
-      <td>{CAM_SYSTEMS[bow.camSystem]}</td>
-      <td className="figure">
-        <WithFractions text={lengths} />
-      </td>
-      <td className="figure">{w.range(force(bow.minPeakN), force(bow.maxPeakN))}</td>
-      <td className="figure">
-        {bow.maxTurns === null ? (
-          <span className="tag" data-kind="warn">
-            {w.noTurns}
-          </span>
-        ) : (
-          <WithFractions text={write(bow.maxTurns, 'turns', units)} />
-        )}
-      </td>
-      <td>{bow.stops ? w.stops[bow.stops] : '—'}</td>
-      <td className="figure right">{writeMoney(bow.priceCents)}</td>
-      <td className="right">{bow.stock > 0 ? bow.stock : w.days(bow.deliveryDays)}</td>
-    </tr>
+        </Button>
+      </TableCell>
+      <TableCell>{bow.hand}</TableCell>
+      <TableCell>{CAM_SYSTEMS[bow.camSystem]}</TableCell>
+      <TableCell>
+        <Typography variant="figure">
+          <WithFractions text={lengths} />
+        </Typography>
+      </TableCell>
+      <TableCell>
+        <Typography variant="figure">
+          {w.range(force(bow.minPeakN), force(bow.maxPeakN))}
+        </Typography>
+      </TableCell>
+      <TableCell>
+        <Typography variant="figure">
+          {bow.maxTurns === null ? (
+            <Tag kind="warn">{w.noTurns}</Tag>
+          ) : (
+            <WithFractions text={write(bow.maxTurns, 'turns', units)} />
+          )}
+        </Typography>
+      </TableCell>
+      <TableCell>{bow.stops ? w.stops[bow.stops] : '—'}</TableCell>
+      <TableCell align="right">
+        <Typography variant="figure">{writeMoney(bow.priceCents)}</Typography>
+      </TableCell>
+      <TableCell align="right">{bow.stock > 0 ? bow.stock : w.days(bow.deliveryDays)}</TableCell>
+    </TableRow>
   );
 }

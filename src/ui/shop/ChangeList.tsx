@@ -1,8 +1,16 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Typography from '@mui/material/Typography';
 import type { RowChange } from '@/contracts/csv';
 import { GridTable } from '../fields/GridTable';
 import { changeList as w } from '../words';
+import { Note, Tag } from '../pieces/texts';
+import stockCss from './stock.module.css';
+import css from './ChangeList.module.css';
 
 /** Which rows are taken: all but those unticked, and of the price jumps only those ticked. */
 interface Ticks {
@@ -43,21 +51,23 @@ export function ChangeList({
   if (jumpCount + rowCount === 0) return null;
   return (
     <>
-      {jumpCount > 0 && (
-        <p className="note" data-kind="warn" role="alert">
-          {w.jumps(jumpCount)}
-        </p>
-      )}
-      <div className="faults" tabIndex={0} role="group" aria-label={w.title}>
+      {jumpCount > 0 && <Note role="alert">{w.jumps(jumpCount)}</Note>}
+      <div
+        className={stockCss.faults}
+        data-part="faults"
+        tabIndex={0}
+        role="group"
+        aria-label={w.title}
+      >
         <GridTable>
-          <thead>
-            <tr>
+          <TableHead>
+            <TableRow>
               {w.heads.map((head) => (
-                <th key={head}>{head}</th>
+                <TableCell key={head}>{head}</TableCell>
               ))}
-            </tr>
-          </thead>
-          <tbody>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {jumps.map((row) => (
               <ChangeRow
                 key={row.id}
@@ -74,10 +84,12 @@ export function ChangeList({
                 onTick={() => onTicks({ ...ticks, except: toggled(ticks.except, row.id) })}
               />
             ))}
-          </tbody>
+          </TableBody>
         </GridTable>
         {jumpCount > jumps.length && (
-          <p className="small soft">{w.moreJumps(jumpCount - jumps.length)}</p>
+          <Typography variant="small" color="textSecondary" component="p">
+            {w.moreJumps(jumpCount - jumps.length)}
+          </Typography>
         )}
         {rowCount > rows.length && (
           <Button variant="text" onClick={onMore}>
@@ -99,33 +111,33 @@ function ChangeRow({
   onTick: () => void;
 }) {
   return (
-    <tr>
-      <td>
+    <TableRow>
+      <TableCell>
         <Checkbox
           checked={ticked}
           slotProps={{ input: { id: `take-${id}`, 'aria-label': w.take(name) } }}
           onChange={onTick}
         />
-      </td>
-      <td>
-        {name}{' '}
-        {(isNew || jump) && (
-          <span className="tag" data-kind={jump ? 'warn' : 'in'}>
-            {jump ? w.jump : w.isNew}
-          </span>
-        )}
-      </td>
-      <td>
-        <ul className="changes">
+      </TableCell>
+      <TableCell>
+        {name} {(isNew || jump) && <Tag kind={jump ? 'warn' : 'in'}>{jump ? w.jump : w.isNew}</Tag>}
+      </TableCell>
+      <TableCell>
+        <ul className={css.changes}>
           {changes.map(({ column, before, after }) => (
             <li key={column}>
-              <span className="soft">{column}</span> <span className="figure">{before || '—'}</span>
+              <Typography color="textSecondary" component="span">
+                {column}
+              </Typography>{' '}
+              <Typography variant="figure">{before || '—'}</Typography>
               {' → '}
-              <b className="figure">{after || '—'}</b>
+              <Typography variant="figure" component="b">
+                {after || '—'}
+              </Typography>
             </li>
           ))}
         </ul>
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }

@@ -1,32 +1,50 @@
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Typography from '@mui/material/Typography';
 import type { RowFault } from '@/contracts/csv';
 import { bowStock as w } from '../words';
 import { GridTable } from '../fields/GridTable';
+import stockCss from './stock.module.css';
 
 const SHOWN = 40;
 
 /** What is wrong with a file, by line and column. */
 export function Faults({ faults, count }: { faults: readonly RowFault[]; count: number }) {
   return (
-    <div className="faults" tabIndex={0} role="group" aria-label={w.faults}>
+    <div
+      className={stockCss.faults}
+      data-part="faults"
+      tabIndex={0}
+      role="group"
+      aria-label={w.faults}
+    >
       <GridTable>
-        <thead>
-          <tr>
+        <TableHead>
+          <TableRow>
             {w.faultHeads.map((head) => (
-              <th key={head}>{head}</th>
+              <TableCell key={head}>{head}</TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {faults.slice(0, SHOWN).map(({ line, column, message }, i) => (
-            <tr key={i}>
-              <td className="figure">{line}</td>
-              <td>{column}</td>
-              <td>{message}</td>
-            </tr>
+            <TableRow key={i}>
+              <TableCell>
+                <Typography variant="figure">{line}</Typography>
+              </TableCell>
+              <TableCell>{column}</TableCell>
+              <TableCell>{message}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
+        </TableBody>
       </GridTable>
-      {count > SHOWN && <p className="small soft">{w.moreFaults(count - SHOWN)}</p>}
+      {count > SHOWN && (
+        <Typography variant="small" color="textSecondary" component="p">
+          {w.moreFaults(count - SHOWN)}
+        </Typography>
+      )}
     </div>
   );
 }

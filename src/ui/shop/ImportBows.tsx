@@ -2,15 +2,20 @@
 import { useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { BOW_COLUMNS } from '@/contracts/bow-csv';
 import type { RowChange } from '@/contracts/csv';
 import { Panel } from '../frame/Panel';
 import { useKept } from '../keep/useKept';
 import { post } from '../keep/post';
 import { bowStock as w, frame } from '../words';
+import { Actions, Verdict } from '../pieces/layout';
+import { Note } from '../pieces/texts';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { Faults } from './Faults';
 import { useTextFile } from './useTextFile';
+import css from './ImportBows.module.css';
 
 interface Fault {
   readonly line: number;
@@ -66,12 +71,12 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
   const taken = good - ticks.except.size - (jumps.length - ticks.jumps.size);
   return (
     <Panel wide typing title={w.fromFile} onClose={onClose}>
-      <div className="stack">
+      <Stack spacing={2}>
         <p>{w.fileHow}</p>
-        <p className="small soft columns-list">
+        <Typography variant="small" color="textSecondary" component="p" className={css.columnsList}>
           {BOW_COLUMNS.map(({ header }) => header).join(', ')}
-        </p>
-        <div className="actions">
+        </Typography>
+        <Actions>
           <Button variant="outlined" component="label">
             {w.chooseFile}
             <input
@@ -87,7 +92,7 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
               }}
             />
           </Button>
-        </div>
+        </Actions>
         {file.asking}
         <TextField
           id="bow-file-text"
@@ -99,9 +104,9 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
           onChange={(event) => void look(event.target.value)}
         />
         {looked && (
-          <p className="verdict" role="status">
+          <Verdict role="status">
             <b>{w.looked(looked.added, looked.changed, looked.same, looked.faults.length)}</b>
-          </p>
+          </Verdict>
         )}
         {looked && looked.faults.length > 0 && (
           <Faults faults={looked.faults} count={looked.faults.length} />
@@ -116,11 +121,11 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
           onMore={() => undefined}
         />
         {trouble && (
-          <p className="note" data-kind="stop" role="alert">
+          <Note kind="stop" role="alert">
             {trouble}
-          </p>
+          </Note>
         )}
-        <div className="actions">
+        <Actions>
           {looked && looked.faults.length === 0 && (
             <Button variant="contained" onClick={() => void take('allOrNone')}>
               {w.takeAll(taken)}
@@ -143,8 +148,8 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
               {frame.cancel}
             </Button>
           )}
-        </div>
-      </div>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }

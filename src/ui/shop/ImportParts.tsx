@@ -1,16 +1,20 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import type { ImportLook, RowFault } from '@/contracts/csv';
 import { type AnyPart, type PartKind, slotName } from '@/core/kit';
 import type { FileRead } from '@/workers/part-file';
 import { Panel } from '../frame/Panel';
 import { post } from '../keep/post';
 import { frame, partStock as w } from '../words';
+import { Actions, Verdict } from '../pieces/layout';
+import { Note } from '../pieces/texts';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { Faults } from './Faults';
 import { moreOfLook } from './more-of-look';
 import { useTextFile } from './useTextFile';
+import css from './ImportParts.module.css';
 
 /** Parts sent at once. */
 const PIECE = 500;
@@ -95,10 +99,10 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
 
   return (
     <Panel wide typing title={w.fromFile} onClose={onClose}>
-      <div className="stack">
+      <Stack spacing={2}>
         <p>{w.fileHow}</p>
         {state.at !== 'reading' && state.at !== 'sending' && (
-          <div className="actions">
+          <Actions>
             <Button variant="outlined" component="label">
               {w.chooseFile}
               <input
@@ -114,18 +118,18 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
                 }}
               />
             </Button>
-          </div>
+          </Actions>
         )}
         {state.at !== 'sending' && file.asking}
         {(state.at === 'reading' || state.at === 'sending') && <Progress state={state} />}
         {state.at === 'refused' && (
-          <p className="note" data-kind="stop" role="alert">
+          <Note kind="stop" role="alert">
             {state.message}
-          </p>
+          </Note>
         )}
         {state.at === 'read' && <ReadFaults read={state.read} />}
         {state.at === 'looked' && (
-          <p className="verdict" role="status">
+          <Verdict role="status">
             <b>
               {w.looked(
                 slotName(state.read.kind),
@@ -134,7 +138,7 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
                 state.look.same,
               )}
             </b>
-          </p>
+          </Verdict>
         )}
         {state.at === 'looked' && (
           <ChangeList
@@ -144,7 +148,7 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
             onMore={() => void more(state)}
           />
         )}
-        <div className="actions">
+        <Actions>
           {state.at === 'looked' && (
             <Button variant="contained" onClick={() => void take(state.look.importId)}>
               {w.takeAll(
@@ -172,8 +176,8 @@ export function ImportParts({ onClose, onDone }: { onClose: () => void; onDone: 
                 ? w.stop
                 : frame.cancel}
           </Button>
-        </div>
-      </div>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }
@@ -195,7 +199,7 @@ function Progress({
     <div>
       <p role="status">{at === 'reading' ? w.reading(done, total) : w.sending(done, total)}</p>
       <div
-        className="progress"
+        className={css.progress}
         role="progressbar"
         aria-label={at === 'reading' ? w.readingBar : w.sendingBar}
         aria-valuenow={percent}
@@ -211,9 +215,9 @@ function Progress({
 function ReadFaults({ read: { parts, faults, faultCount } }: { read: Read }) {
   return (
     <>
-      <p className="verdict" role="status">
+      <Verdict role="status">
         <b>{w.faulty(parts.length, faultCount)}</b>
-      </p>
+      </Verdict>
       <Faults faults={faults as readonly RowFault[]} count={faultCount} />
     </>
   );

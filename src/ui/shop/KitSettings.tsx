@@ -1,9 +1,12 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import type { Shop } from '@/core/job';
 import { MOST_WEIGHT, placeOf, slotName, SLOTS, type KitLines, type Slot } from '@/core/kit';
 import { metre, mm, read, readMoney, write, writeMoney } from '@/core/units';
 import { shopWords as w } from '../words';
+import { Block, Questions } from '../pieces/layout';
 import { plain, TypedField } from './TypedField';
+import stockCss from './stock.module.css';
 
 type Change = (part: Partial<Shop>) => void;
 /** Where the shop draws its lines, how much each place counts, and what a quote is made by. */
@@ -12,7 +15,7 @@ export function KitSettings({ shop, change }: { shop: Shop; change: Change }) {
   const quote = (next: Partial<Shop['quote']>) => change({ quote: { ...shop.quote, ...next } });
   return (
     <>
-      <section className="block questions" id="kit">
+      <Block as={Questions} id="kit">
         <h2>{w.kitLines}</h2>
         <TypedField
           id="third-axis"
@@ -44,17 +47,17 @@ export function KitSettings({ shop, change }: { shop: Shop; change: Change }) {
           }
           onRead={(si) => lines({ overhangMm: mm(si) })}
         />
-      </section>
-      <section className="block">
+      </Block>
+      <Block>
         <h2>{w.weights}</h2>
-        <p className="soft">{w.weightsHow}</p>
-        <div className="weights">
+        <Typography color="textSecondary">{w.weightsHow}</Typography>
+        <div className={stockCss.weights}>
           {SLOTS.map(({ id }) => (
             <WeightField key={id} slot={id} shop={shop} change={change} />
           ))}
         </div>
-      </section>
-      <section className="block questions">
+      </Block>
+      <Block as={Questions}>
         <h2>{w.quote}</h2>
         <TypedField
           id="tax"
@@ -88,7 +91,7 @@ export function KitSettings({ shop, change }: { shop: Shop; change: Change }) {
           }}
           onRead={(hourCents) => quote({ hourCents })}
         />
-      </section>
+      </Block>
     </>
   );
 }

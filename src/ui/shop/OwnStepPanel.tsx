@@ -1,14 +1,16 @@
 'use client';
-import { useKept } from '../keep/useKept';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
 import { SLOTS, type Slot } from '@/core/kit';
 import { REGISTRY, type SetupKey } from '@/core/setup';
 import { STEP_TEMPLATES, type OwnStep, type ShopSteps } from '@/core/bench';
+import { useKept } from '../keep/useKept';
 import { Choice } from '../fields/Choice';
 import { Panel } from '../frame/Panel';
 import { stepWords as w } from '../words';
+import { Actions } from '../pieces/layout';
 import { type Named, Several, stepsOf, StationField, minutesIn } from './step-fields';
 
 const idOf = (title: string) =>
@@ -59,8 +61,9 @@ export function OwnStepPanel({
   const others = stepsOf(steps, draft.id);
   return (
     <Panel wide typing title={step?.title ?? w.newStep} onClose={onClose}>
-      <form
-        className="stack"
+      <Stack
+        spacing={2}
+        component="form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -141,7 +144,7 @@ export function OwnStepPanel({
           value={draft.dependsOn}
           onChange={(keys) => set({ dependsOn: keys as SetupKey[] })}
         />
-        <div className="actions">
+        <Actions>
           <Button type="submit" variant="contained">
             {w.take}
           </Button>
@@ -150,8 +153,8 @@ export function OwnStepPanel({
               {w.remove}
             </Button>
           )}
-        </div>
-      </form>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }

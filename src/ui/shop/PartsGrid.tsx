@@ -7,14 +7,18 @@ import {
   type GridValidRowModel,
 } from '@mui/x-data-grid';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { readCell, writeCell, type Column } from '@/contracts/csv';
 import { partFormat } from '@/contracts/part-csv';
 import { partName, slotName, type AnyPart, type PartKind, partFacts } from '@/core/kit';
 import type { ShopUnits } from '@/core/units';
+import { Press } from '../pieces/Press';
 import { PartDrawing } from '../drawings/PartDrawing';
 import { post } from '../keep/post';
 import { partStock as w } from '../words';
 import { PAGE_SIZE, type FoundParts } from '../parts/useParts';
+import { Note } from '../pieces/texts';
+import css from './PartsGrid.module.css';
 
 interface Row extends GridValidRowModel {
   readonly id: string;
@@ -74,16 +78,16 @@ export function PartsGrid({
     return rowOf(saved.body);
   };
   return (
-    <div className="parts-grid">
+    <div className={css.partsGrid} data-part="parts-grid">
       {trouble && (
-        <p className="note" data-kind="stop" role="alert">
+        <Note kind="stop" role="alert">
           {trouble}
-        </p>
+        </Note>
       )}
       {parts.failed && (
-        <p className="note" role="alert">
+        <Note role="alert">
           {w.failed} <Button onClick={parts.again}>{w.again}</Button>
-        </p>
+        </Note>
       )}
       <DataGrid<Row>
         rows={rows}
@@ -121,16 +125,16 @@ function columnsOf(
     minWidth: 400,
     flex: 1,
     renderCell: ({ row: { part } }: GridRenderCellParams<Row>) => (
-      <button type="button" className="part-name" onClick={() => onOpen(part)}>
+      <Press type="button" className={css.gridName} onClick={() => onOpen(part)}>
         <PartDrawing part={part} size={34} />
         <span>
           <b>{partName(part)}</b>
-          <span className="small soft">
+          <Typography variant="small" color="textSecondary">
             {kind === null ? `${slotName(part.slot)} · ` : ''}
             {partFacts(part, units)}
-          </span>
+          </Typography>
         </span>
-      </button>
+      </Press>
     ),
   };
   const daily = partFormat(kind ?? 'rest').columns.filter(({ header }) => DAILY.includes(header));

@@ -6,13 +6,17 @@ import TextField from '@mui/material/TextField';
 import { partFormat } from '@/contracts/part-csv';
 import { PART_KINDS, partName, slotName, type AnyPart, type PartKind } from '@/core/kit';
 import type { ShopUnits } from '@/core/units';
+import { Press } from '../pieces/Press';
 import { PageHead } from '../frame/PageHead';
 import { partStock as w } from '../words';
+import { useParts } from '../parts/useParts';
+import { Page } from '../pieces/Page';
+import { Actions } from '../pieces/layout';
 import { ImportParts } from './ImportParts';
 import { PartsGrid } from './PartsGrid';
 import { freshId, RecordForm } from './RecordForm';
 import { SupplierList } from './SupplierList';
-import { useParts } from '../parts/useParts';
+import css from './PartsPage.module.css';
 
 type Open = AnyPart | 'new' | 'file' | 'list' | null;
 
@@ -40,8 +44,8 @@ export function PartsPage({
   return (
     <>
       <PageHead title={w.title} />
-      <main className="shop stock parts-page">
-        <div className="actions">
+      <Page width="all">
+        <Actions className={css.tools}>
           <TextField
             id="part-search"
             label={w.search}
@@ -78,9 +82,9 @@ export function PartsPage({
           <Link href="/shop" prefetch={false}>
             {w.back}
           </Link>
-        </div>
-        <div className="parts-split">
-          <nav className="part-kinds" aria-label={w.kinds}>
+        </Actions>
+        <div className={css.partsSplit}>
+          <nav className={css.partKinds} data-part="part-kinds" aria-label={w.kinds}>
             <KindButton current={kind === null} onClick={() => look(null)}>
               {w.allKinds}
             </KindButton>
@@ -113,7 +117,7 @@ export function PartsPage({
             onDone={done}
           />
         )}
-      </main>
+      </Page>
     </>
   );
 }
@@ -128,9 +132,9 @@ function KindButton({
   children: string;
 }) {
   return (
-    <button type="button" aria-current={current ? 'true' : undefined} onClick={onClick}>
+    <Press type="button" aria-current={current ? 'true' : undefined} onClick={onClick}>
       {children}
-    </button>
+    </Press>
   );
 }
 

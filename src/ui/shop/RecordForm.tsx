@@ -2,12 +2,16 @@
 import { useMemo, useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
 import { inShopUnits, readCell, writeCell, type Column } from '@/contracts/csv';
 import type { ShopUnits } from '@/core/units';
 import { Panel } from '../frame/Panel';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';
 import { recordForm as w, frame } from '../words';
+import { FieldError, Note } from '../pieces/texts';
+import { Actions } from '../pieces/layout';
+import css from './RecordForm.module.css';
 
 type Cells = Readonly<Record<string, string>>;
 
@@ -76,8 +80,9 @@ export function RecordForm<R>({
   };
   return (
     <Panel wide typing title={title} onClose={onClose}>
-      <form
-        className="stack"
+      <Stack
+        spacing={2}
+        component="form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -85,14 +90,14 @@ export function RecordForm<R>({
         }}
       >
         {typed.found && (
-          <p className="note" role="status">
+          <Note role="status">
             {w.foundAgain}{' '}
             <Button variant="text" onClick={typed.forget}>
               {w.throwAway}
             </Button>
-          </p>
+          </Note>
         )}
-        <div className="bow-form">
+        <div className={css.bowForm}>
           {shown.map((column) => (
             <Cell
               key={column.header}
@@ -106,20 +111,16 @@ export function RecordForm<R>({
             />
           ))}
         </div>
-        <div className="actions">
+        <Actions>
           <Button type="submit" variant="contained">
             {saveWord}
           </Button>
           <Button variant="text" onClick={onClose}>
             {frame.cancel}
           </Button>
-          {trouble && (
-            <span className="field-error" role="alert">
-              {trouble}
-            </span>
-          )}
-        </div>
-      </form>
+          {trouble && <FieldError role="alert">{trouble}</FieldError>}
+        </Actions>
+      </Stack>
     </Panel>
   );
 }
@@ -146,7 +147,7 @@ function Cell<R>({
       title={kind.says}
       autoComplete="off"
       slotProps={{ htmlInput: { maxLength: 1000 } }}
-      className={header === 'modules' ? 'wide' : ''}
+      {...(header === 'modules' ? { 'data-wide': '' } : {})}
       onChange={(event) => onChange(event.target.value)}
     />
   );

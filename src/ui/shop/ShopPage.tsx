@@ -2,13 +2,16 @@
 import { Fragment, useEffect, useState } from 'react';
 import Link from 'next/link';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import type { Shop } from '@/core/job';
 import type { ShopUnits } from '@/core/units';
 import { Choice, type ChoiceOption } from '../fields/Choice';
 import { PageHead } from '../frame/PageHead';
+import { shopWords as w } from '../words';
+import { Page } from '../pieces/Page';
+import { Actions, Block, Questions } from '../pieces/layout';
 import { BenchSettings } from './BenchSettings';
 import { KitSettings } from './KitSettings';
-import { shopWords as w } from '../words';
 import { unsavedSettings, useSaving } from './useSaving';
 
 /** Name, people, units and school of the shop. */
@@ -43,7 +46,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
   return (
     <>
       <PageHead title={w.title} />
-      <main className="shop">
+      <Page>
         <form
           noValidate
           onBlur={leave}
@@ -52,7 +55,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
             leave();
           }}
         >
-          <p className="soft">{w.lead}</p>
+          <Typography color="textSecondary">{w.lead}</Typography>
           <p>
             <Link href="/shop/bows" prefetch={false}>
               {w.bows}
@@ -66,7 +69,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
               {w.steps}
             </Link>
           </p>
-          <section className="block questions">
+          <Block as={Questions}>
             {text('name', 80)}
             {text('address', 200)}
             {text('timeZone', 60)}
@@ -79,29 +82,33 @@ export function ShopPage({ shop }: { shop: Shop }) {
               value={people}
               onChange={(event) => setPeople(event.target.value)}
             />
-          </section>
-          <section className="block questions" data-units>
+          </Block>
+          <Block as={Questions} data-units>
             <h2>{w.units}</h2>
             <UnitChoice {...shared} unit="length" label={w.length} options={w.lengths} />
             <UnitChoice {...shared} unit="force" label={w.force} options={w.forces} />
             <UnitChoice {...shared} unit="mass" label={w.mass} options={w.masses} />
             <UnitChoice {...shared} unit="speed" label={w.speed} options={w.speeds} />
             <UnitChoice {...shared} unit="distance" label={w.distance} options={w.distances} />
-          </section>
+          </Block>
           <Fragment key={round}>
             <BenchSettings shop={draft} people={names} change={change} />
             <KitSettings shop={draft} change={change} />
           </Fragment>
-          <div className="actions">
+          <Actions>
             <Link href="/">{w.back}</Link>
             {said && (
-              <span role="status" className={said.wrong ? 'field-error' : 'soft'}>
+              <Typography
+                role="status"
+                component="span"
+                color={said.wrong ? 'error' : 'textSecondary'}
+              >
                 {said.text}
-              </span>
+              </Typography>
             )}
-          </div>
+          </Actions>
         </form>
-      </main>
+      </Page>
     </>
   );
 }

@@ -5,6 +5,11 @@ import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { PIECE_COLUMNS } from '@/contracts/bow-csv';
 import { bowName, pieceCents, type BowPiece, type BowRecord } from '@/core/bow';
 import { writeMoney, type ShopUnits } from '@/core/units';
@@ -12,7 +17,10 @@ import { GridTable } from '../fields/GridTable';
 import { Panel } from '../frame/Panel';
 import { post } from '../keep/post';
 import { singleBows as w } from '../words';
+import { Actions, Block } from '../pieces/layout';
+import { Note, Tag } from '../pieces/texts';
 import { RecordForm } from './RecordForm';
+import stockCss from './stock.module.css';
 
 export interface SingleBow extends BowPiece {
   /** Job that holds it or that it is lent to; null where nobody has it. */
@@ -48,30 +56,30 @@ export function SingleBows({
     router.refresh();
   };
   return (
-    <section className="block">
+    <Block>
       <h2>{w.title}</h2>
-      <p className="soft">{w.lead}</p>
-      <div className="actions">
+      <Typography color="textSecondary">{w.lead}</Typography>
+      <Actions>
         <Button variant="outlined" disabled={bows.length === 0} onClick={() => setOpen('new')}>
           {w.add}
         </Button>
-      </div>
+      </Actions>
       {trouble && (
-        <p className="note" data-kind="stop" role="alert">
+        <Note kind="stop" role="alert">
           {trouble}
-        </p>
+        </Note>
       )}
       {pieces.length > 0 && (
-        <GridTable className="stock-table">
-          <thead>
-            <tr>
+        <GridTable className={stockCss.stockTable} data-part="stock-table">
+          <TableHead>
+            <TableRow>
               {w.heads.map((head) => (
-                <th key={head}>{head}</th>
+                <TableCell key={head}>{head}</TableCell>
               ))}
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {pieces.map((piece) => (
               <PieceLine
                 key={piece.serial}
@@ -81,7 +89,7 @@ export function SingleBows({
                 onSend={(method) => void send(piece, method)}
               />
             ))}
-          </tbody>
+          </TableBody>
         </GridTable>
       )}
       {open !== null && (
@@ -93,7 +101,7 @@ export function SingleBows({
           onDone={done}
         />
       )}
-    </section>
+    </Block>
   );
 }
 
@@ -110,23 +118,23 @@ function PieceLine({
 }) {
   const { serial, condition, note, jobId, ticket, archer, leftWith } = piece;
   return (
-    <tr>
-      <td>
-        <button type="button" className="link-button" onClick={onOpen}>
+    <TableRow>
+      <TableCell>
+        <Button type="button" variant="link" onClick={onOpen}>
           {serial}
-        </button>
-      </td>
-      <td>{nameOf(bow)}</td>
-      <td>
-        <span className="tag" data-kind={condition === 'loan' ? 'again' : 'plain'}>
-          {w.condition[condition]}
-        </span>
-      </td>
-      <td className="figure right">
-        {condition === 'loan' ? w.lentOnly : writeMoney(pieceCents(bow, piece))}
-      </td>
-      <td>{note}</td>
-      <td>
+        </Button>
+      </TableCell>
+      <TableCell>{nameOf(bow)}</TableCell>
+      <TableCell>
+        <Tag kind={condition === 'loan' ? 'again' : 'plain'}>{w.condition[condition]}</Tag>
+      </TableCell>
+      <TableCell align="right">
+        <Typography variant="figure">
+          {condition === 'loan' ? w.lentOnly : writeMoney(pieceCents(bow, piece))}
+        </Typography>
+      </TableCell>
+      <TableCell>{note}</TableCell>
+      <TableCell>
         {jobId === null ? (
           w.inShop
         ) : (
@@ -134,8 +142,8 @@ function PieceLine({
             {leftWith ? w.lentTo(archer ?? '', ticket ?? 0) : w.putAside(archer ?? '', ticket ?? 0)}
           </Link>
         )}
-      </td>
-      <td className="right">
+      </TableCell>
+      <TableCell align="right">
         {leftWith !== null && (
           <Button
             variant="outlined"
@@ -154,8 +162,8 @@ function PieceLine({
             {w.forget}
           </Button>
         )}
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }
 

@@ -1,11 +1,13 @@
 'use client';
-import { useKept } from '../keep/useKept';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
 import { type ShopSteps, type StepEdit, type StepTemplate } from '@/core/bench';
+import { useKept } from '../keep/useKept';
 import { Choice } from '../fields/Choice';
 import { Panel } from '../frame/Panel';
 import { stepWords as w } from '../words';
+import { Actions } from '../pieces/layout';
 import { Several, stepsOf, StationField, minutesIn } from './step-fields';
 
 /** A shipped step as this shop does it; an empty field stays as shipped. */
@@ -70,8 +72,9 @@ export function ShippedStepPanel({
   );
   return (
     <Panel wide typing title={template.title} onClose={onClose}>
-      <form
-        className="stack"
+      <Stack
+        spacing={2}
+        component="form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -99,15 +102,15 @@ export function ShippedStepPanel({
           ]}
           onChange={(value) => put({ off: value === 'yes' })}
         />
-        <div className="actions">
+        <Actions>
           <Button type="submit" variant="contained">
             {w.take}
           </Button>
           <Button variant="outlined" onClick={() => onTake({ id: template.id })}>
             {w.asShipped}
           </Button>
-        </div>
-      </form>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }

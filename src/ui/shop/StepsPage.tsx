@@ -3,6 +3,7 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import type { Shop } from '@/core/job';
 import { setupValue } from '@/core/setup';
 import {
@@ -19,8 +20,12 @@ import { PageHead } from '../frame/PageHead';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';
 import { recordForm, stepWords as w } from '../words';
+import { Page } from '../pieces/Page';
+import { Actions, Rows } from '../pieces/layout';
+import { Note, Tag } from '../pieces/texts';
 import { OwnStepPanel } from './OwnStepPanel';
 import { ShippedStepPanel } from './StepPanels';
+import css from './StepsPage.module.css';
 
 /** The steps as this shop does them; checked as a whole before anything is saved. */
 export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
@@ -52,9 +57,9 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
   return (
     <>
       <PageHead title={w.title} />
-      <main className="shop steps-page">
-        <p className="soft">{w.lead}</p>
-        <div className="actions">
+      <Page>
+        <Typography color="textSecondary">{w.lead}</Typography>
+        <Actions>
           <Button variant="contained" disabled={faults.length > 0} onClick={() => void save()}>
             {w.save}
           </Button>
@@ -64,20 +69,20 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
           <Link href="/shop" prefetch={false}>
             {w.back}
           </Link>
-          <span role="status" className="soft">
+          <Typography role="status" color="textSecondary" component="span">
             {said}
-          </span>
-        </div>
+          </Typography>
+        </Actions>
         {kept.found && (
-          <p className="note" role="status">
+          <Note role="status">
             {recordForm.foundAgain}{' '}
             <Button variant="text" onClick={kept.forget}>
               {recordForm.throwAway}
             </Button>
-          </p>
+          </Note>
         )}
         <Faults faults={faults} refused={refused} />
-        <ul className="rows step-rows">
+        <Rows className={css.stepRows}>
           {steps.own.map((step) => (
             <Row
               key={step.id}
@@ -104,8 +109,8 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
               />
             );
           })}
-        </ul>
-      </main>
+        </Rows>
+      </Page>
       {shipped && (
         <ShippedStepPanel
           template={shipped}
@@ -142,11 +147,13 @@ function Faults({ faults, refused }: { faults: readonly StepFault[]; refused: st
   const all = [...faults.map(({ message }) => message), ...(refused ? [refused] : [])];
   if (all.length === 0) return null;
   return (
-    <ul className="note step-faults" data-kind="stop" role="alert">
-      {all.map((message) => (
-        <li key={message}>{message}</li>
-      ))}
-    </ul>
+    <Note className={css.stepFaults} kind="stop" role="alert">
+      <ul>
+        {all.map((message) => (
+          <li key={message}>{message}</li>
+        ))}
+      </ul>
+    </Note>
   );
 }
 
@@ -167,20 +174,21 @@ function Row({
 }) {
   return (
     <li>
-      <button type="button" className="plain-button step-open" onClick={onOpen}>
+      <Button type="button" variant="plain" className={css.stepOpen} onClick={onOpen}>
         {title}
-      </button>
-      <span className="soft">{about}</span>
-      <span>
-        {tag && (
-          <span className="tag" data-kind={tag === w.off ? 'out' : 'plain'}>
-            {tag}
-          </span>
+      </Button>
+      <Typography color="textSecondary" component="span">
+        {about}
+      </Typography>
+      <span>{tag && <Tag kind={tag === w.off ? 'out' : 'plain'}>{tag}</Tag>}</span>
+      <Typography variant="figure">
+        {minutes} min{' '}
+        {clocked > 0 && (
+          <Typography variant="small" color="textSecondary">
+            {w.learned(clocked)}
+          </Typography>
         )}
-      </span>
-      <span className="figure">
-        {minutes} min {clocked > 0 && <span className="small soft">{w.learned(clocked)}</span>}
-      </span>
+      </Typography>
     </li>
   );
 }

@@ -1,10 +1,13 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import type { ImportLook } from '@/contracts/csv';
 import { Panel } from '../frame/Panel';
 import { post } from '../keep/post';
 import { frame, partStock as w } from '../words';
+import { Actions } from '../pieces/layout';
+import { Note } from '../pieces/texts';
 import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
 import { moreOfLook } from './more-of-look';
 
@@ -46,19 +49,19 @@ export function SupplierList({
   };
   return (
     <Panel wide title={w.supplierList} onClose={leave}>
-      <div className="stack">
+      <Stack spacing={2}>
         <p>{w.listHow}</p>
-        <div className="actions">
+        <Actions>
           {suppliers.map((supplier) => (
             <Button key={supplier} variant="outlined" onClick={() => void fetchList(supplier)}>
               {supplier}
             </Button>
           ))}
-        </div>
+        </Actions>
         {trouble && (
-          <p className="note" data-kind="stop" role="alert">
+          <Note kind="stop" role="alert">
             {trouble}
-          </p>
+          </Note>
         )}
         {look && (
           <p role="status">
@@ -68,7 +71,7 @@ export function SupplierList({
         {look && (
           <ChangeList {...look} ticks={ticks} onTicks={setTicks} onMore={() => void more()} />
         )}
-        <div className="actions">
+        <Actions>
           {look && (
             <Button
               variant="contained"
@@ -81,8 +84,8 @@ export function SupplierList({
           <Button variant="text" onClick={leave}>
             {frame.cancel}
           </Button>
-        </div>
-      </div>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }

@@ -1,8 +1,12 @@
 'use client';
 import { useState, type ReactNode } from 'react';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { decodeText, type Decoded, type TextReading } from '@/contracts/csv';
 import { fileText as w } from '../words';
+import { Note } from '../pieces/texts';
+import { Rows } from '../pieces/layout';
+import css from './useTextFile.module.css';
 
 /** Larger than any file that is read in; nothing of it is loaded. */
 const MOST_BYTES = 40_000_000;
@@ -46,17 +50,17 @@ function Encodings({
 }) {
   if (decoded.say === 'refused')
     return (
-      <p className="note" data-kind="stop" role="alert">
+      <Note kind="stop" role="alert">
         {decoded.message}
-      </p>
+      </Note>
     );
   const readings = decoded.say === 'ask' ? decoded.readings : [decoded.reading, ...decoded.others];
   // UTF-8 leaves no doubt, and nobody has to read of it.
   if (readings.length < 2) return null;
   return (
-    <div className="stack">
+    <Stack spacing={2}>
       <p role="status">{used ? w.readAs(w.names[used.encoding]) : w.ask}</p>
-      <ul className="rows encoding-rows">
+      <Rows className={css.encodingRows}>
         {readings.map((reading) => (
           <li key={reading.encoding}>
             <b>{w.names[reading.encoding]}</b>
@@ -71,7 +75,7 @@ function Encodings({
             </Button>
           </li>
         ))}
-      </ul>
-    </div>
+      </Rows>
+    </Stack>
   );
 }

@@ -1,10 +1,15 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import type { Ticket } from '@/core/job';
 import { dayOf, dayText, timeText } from '../fields/dates';
 import { useShell } from '../frame/useShell';
 import { frame, today as w } from '../words';
+import { Actions, Empty } from '../pieces/layout';
+import { Tag } from '../pieces/texts';
+import todayPageCss from './TodayPage.module.css';
+import css from './TicketList.module.css';
 
 /** The jobs as tickets, in order of what to do next. */
 export function TicketList({
@@ -19,21 +24,21 @@ export function TicketList({
   const { open } = useShell();
   if (tickets.length === 0) {
     return (
-      <nav className="tickets" aria-label={w.jobs}>
-        <div className="empty">
+      <nav className={todayPageCss.tickets} data-part="tickets" aria-label={w.jobs}>
+        <Empty as="div">
           <b>{w.noJobs}</b>
           <p>{w.noJobsHint}</p>
-          <div className="actions">
+          <Actions>
             <Button variant="contained" onClick={() => open('new')}>
               {frame.newJob}
             </Button>
-          </div>
-        </div>
+          </Actions>
+        </Empty>
       </nav>
     );
   }
   return (
-    <nav className="tickets" aria-label={w.jobs}>
+    <nav className={todayPageCss.tickets} data-part="tickets" aria-label={w.jobs}>
       {tickets.map((ticket) => (
         <Link
           key={ticket.jobId}
@@ -41,17 +46,20 @@ export function TicketList({
           data-state={ticket.state}
           prefetch={false}
         >
-          <span className="ticket-name">
-            <b>{ticket.name}</b> <span className="soft">{ticket.about}</span>
+          <span className={css.ticketName}>
+            <b>{ticket.name}</b>{' '}
+            <Typography color="textSecondary" component="span">
+              {ticket.about}
+            </Typography>
           </span>
-          <span className="ticket-date figure">{dateOf(ticket, day, timeZone)}</span>
-          <span className="ticket-next">
+          <Typography variant="figure" className={css.ticketDate}>
+            {dateOf(ticket, day, timeZone)}
+          </Typography>
+          <span className={css.ticketNext}>
             {ticket.next} {ticket.nextDay && dayText(ticket.nextDay, day)}
           </span>
-          <span className="ticket-tag">
-            <span className="tag" data-kind={ticket.late ? 'out' : ticket.state}>
-              {ticket.tag}
-            </span>
+          <span className={css.ticketTag}>
+            <Tag kind={ticket.late ? 'out' : ticket.state}>{ticket.tag}</Tag>
           </span>
         </Link>
       ))}

@@ -1,6 +1,8 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import clsx from 'clsx';
 import type { TodayView } from '@/core/job';
 import { Brand } from '../frame/Brand';
 import { useShell } from '../frame/useShell';
@@ -10,7 +12,12 @@ import { calendarWords, frame, orderWords, today as w } from '../words';
 import { DayChart } from '../calendar/DayChart';
 import { PlanState, remedyWords } from '../calendar/PlanState';
 import { useCalendar, type Calendar } from '../calendar/useCalendar';
+import { Key, Note } from '../pieces/texts';
+import { BlockTitle, Head, Rows, Split } from '../pieces/layout';
 import { TicketList } from './TicketList';
+import topCss from '../frame/Top.module.css';
+import stripCss from '../frame/strip.module.css';
+import css from './TodayPage.module.css';
 
 const clock = (minutes: number) =>
   `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
@@ -25,44 +32,44 @@ export function TodayPage({ view }: { view: TodayView }) {
   const isOpen = view.minutesNow >= view.opens && view.minutesNow <= view.closes;
   const late = view.tickets.filter((ticket) => ticket.late);
   return (
-    <div className="today">
-      <header className="top">
+    <div className={css.today}>
+      <header className={topCss.top} data-part="top">
         <Brand />
         <h1>{w.title(longDay(view.day))}</h1>
-        <span className="about">
+        <span className={topCss.about}>
           {view.shopName} · {w.openTill(clock(view.closes))}
         </span>
-        <div className="facts">
-          <Link href="/shop" prefetch={false} className="plain-button">
+        <div className={topCss.facts}>
+          <Button href="/shop" prefetch={false} variant="plain" component={Link}>
             {w.settings}
-          </Link>
+          </Button>
           <TopTools />
           <Button variant="contained" onClick={() => open('new')}>
-            {frame.newJob} <span className="key button-key">n</span>
+            {frame.newJob} <Key className={topCss.buttonKey}>n</Key>
           </Button>
         </div>
       </header>
       <TicketList tickets={view.tickets} day={view.day} timeZone={view.timeZone} />
-      <main className="day">
-        <div className="head">
+      <main className={css.day}>
+        <Head>
           <h2>{w.bench}</h2>
-          <span className="spread">
+          <Typography variant="aside">
             {bows > 0 && `${w.visits(press.length, bows)} · `}
             <Link href="/calendar" prefetch={false}>
               {calendarWords.link}
             </Link>
-          </span>
-        </div>
+          </Typography>
+        </Head>
         {view.unreadable.length > 0 && (
-          <p className="note" data-kind="stop" role="alert">
+          <Note kind="stop" role="alert">
             {w.unreadable(view.unreadable)}
-          </p>
+          </Note>
         )}
         <PlanState calendar={calendar} />
         {calendar.trouble && (
-          <p className="note" data-kind="stop" role="alert">
+          <Note kind="stop" role="alert">
             {calendar.trouble}
-          </p>
+          </Note>
         )}
         <DayChart
           visits={visits}
@@ -72,24 +79,24 @@ export function TodayPage({ view }: { view: TodayView }) {
           onPut={(visit, from) => void calendar.put(visit.jobId, visit.visitId, from)}
         />
         {visits.length === 0 ? (
-          <p className="soft">
+          <Typography color="textSecondary">
             {view.closedFor ? calendarWords.closed(view.closedFor) : w.nothingPlanned}
-          </p>
+          </Typography>
         ) : (
-          !isOpen && <p className="soft">{w.closed}</p>
+          !isOpen && <Typography color="textSecondary">{w.closed}</Typography>
         )}
-        <div className="split day-lists">
+        <Split className={css.dayLists}>
           <section>
-            <h3 className="block-title">
+            <BlockTitle>
               {w.arriving}{' '}
               <Link href="/orders" prefetch={false}>
                 {orderWords.link}
               </Link>
-            </h3>
-            <ul className="rows day-rows">
+            </BlockTitle>
+            <Rows className={css.dayRows}>
               {view.arriving.map(({ day, label, name, jobId }) => (
                 <li key={`${jobId} ${label} ${day}`}>
-                  <span className="figure">{plainDay(day)}</span>
+                  <Typography variant="figure">{plainDay(day)}</Typography>
                   <span>{label}</span>
                   {jobId === null ? (
                     <Link href="/orders" prefetch={false}>
@@ -100,26 +107,36 @@ export function TodayPage({ view }: { view: TodayView }) {
                   )}
                 </li>
               ))}
-              {view.arriving.length === 0 && <li className="soft">{w.noArriving}</li>}
-            </ul>
+              {view.arriving.length === 0 && (
+                <Typography color="textSecondary" component="li">
+                  {w.noArriving}
+                </Typography>
+              )}
+            </Rows>
           </section>
           <section>
-            <h3 className="block-title">{w.comingBack}</h3>
-            <ul className="rows day-rows">
+            <BlockTitle>{w.comingBack}</BlockTitle>
+            <Rows className={css.dayRows}>
               {view.comingBack.map(({ day, name, jobId, why }) => (
                 <li key={`${jobId} ${why}`}>
-                  <span className="figure">{plainDay(day)}</span>
-                  <span className="soft">{why === 'visit' ? w.checks : w.grows}</span>
+                  <Typography variant="figure">{plainDay(day)}</Typography>
+                  <Typography color="textSecondary" component="span">
+                    {why === 'visit' ? w.checks : w.grows}
+                  </Typography>
                   <Link href={`/jobs/${jobId}`}>{name}</Link>
                 </li>
               ))}
-              {view.comingBack.length === 0 && <li className="soft">{w.noComingBack}</li>}
-            </ul>
+              {view.comingBack.length === 0 && (
+                <Typography color="textSecondary" component="li">
+                  {w.noComingBack}
+                </Typography>
+              )}
+            </Rows>
           </section>
-        </div>
+        </Split>
       </main>
       {late.length > 0 && (
-        <footer className="strip late-strip">
+        <footer className={clsx(stripCss.strip, stripCss.lateStrip)} data-part="strip">
           {late.map((ticket) => (
             <span key={ticket.jobId}>
               <Link href={`/jobs/${ticket.jobId}`}>{ticket.name}</Link> {ticket.late}
@@ -141,5 +158,10 @@ function CheapestWay({
   jobId: string;
 }) {
   const [first] = remedies.find((other) => other.jobId === jobId)?.remedies ?? [];
-  return first ? <span className="soft"> · {remedyWords(first, view.firstDay)}</span> : null;
+  return first ? (
+    <Typography color="textSecondary" component="span">
+      {' '}
+      · {remedyWords(first, view.firstDay)}
+    </Typography>
+  ) : null;
 }

@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { archerCautions } from '@/core/job';
 import { fastenText, stationName } from '@/core/bench';
 import { isFinished, type JobStep } from '@/core/route';
@@ -14,10 +15,14 @@ import { Margin } from '../../job/Margin';
 import { rememberPlace } from '../../keep/remember-place';
 import { useStage } from '../../job/useStage';
 import { bench as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Empty, Head, StepSay } from '../../pieces/layout';
+import { Key, Tag } from '../../pieces/texts';
 import { nextStep } from './next-step';
 import { openValue, StepWork } from './StepWork';
 import { useStepClock } from './useStepClock';
 import { Visits } from './Visits';
+import css from './BenchStage.module.css';
 
 /** One step at a time, large, in the order with the fewest changes of station. */
 export function BenchStage() {
@@ -32,16 +37,16 @@ export function BenchStage() {
   if (!current) {
     return (
       <>
-        <main className="work">
-          <div className="head">
+        <Work>
+          <Head>
             <h2>{w.allDone}</h2>
-          </div>
-          <p className="empty">{w.allDoneHint}</p>
+          </Head>
+          <Empty>{w.allDoneHint}</Empty>
           <Button variant="contained" component={Link} href={href('lane')}>
             {w.toLane}
           </Button>
           <Visits current={null} />
-        </main>
+        </Work>
         <Margin because={[w.because.route]} watch={[]} />
       </>
     );
@@ -53,12 +58,12 @@ export function NoBow({ text }: { text: string }) {
   const { href } = useStage();
   return (
     <>
-      <main className="work">
-        <p className="empty">{text}</p>
+      <Work>
+        <Empty>{text}</Empty>
         <Button variant="contained" component={Link} href={href('bow', { part: 'choose' })}>
           {w.toBow}
         </Button>
-      </main>
+      </Work>
       <Margin because={[]} watch={[]} />
     </>
   );
@@ -79,26 +84,38 @@ function BenchStep({ step }: { step: JobStep }) {
     .filter((reason, i, all) => all.indexOf(reason) === i);
   return (
     <>
-      <main className="work">
-        <p className="step-line">
-          <span className="tag">{stationName(template.station).toLowerCase()}</span>
+      <Work>
+        <p className={css.stepLine}>
+          <Tag>{stationName(template.station).toLowerCase()}</Tag>
           <VisitWords step={step} />
-          <span className="soft">
+          <Typography color="textSecondary" component="span">
             {template.archer ? w.withArcher : w.alone} · {w.minutes(template.minutes)}
-          </span>
+          </Typography>
           {seconds !== null && (
-            <span className="step-clock figure" aria-label={w.clockLabel}>
+            <Typography
+              variant="figure"
+              className={css.stepClock}
+              data-part="step-clock"
+              aria-label={w.clockLabel}
+            >
               {w.clock(seconds)}
-            </span>
+            </Typography>
           )}
         </p>
-        <h2 className="step-title">{template.title}</h2>
-        <p className="step-say">{template.say(derived.context)}</p>
-        <p className="step-tool">
-          <span className="soft">{w.tool}</span> {template.tool}
+        <h2 className={css.stepTitle} data-part="step-title">
+          {template.title}
+        </h2>
+        <StepSay>{template.say(derived.context)}</StepSay>
+        <p className={css.stepTool}>
+          <Typography color="textSecondary" component="span">
+            {w.tool}
+          </Typography>{' '}
+          {template.tool}
           {template.fasten && (
             <>
-              <span className="soft tool-screws">{w.screws}</span>{' '}
+              <Typography color="textSecondary" component="span" className={css.toolScrews}>
+                {w.screws}
+              </Typography>{' '}
               {fastenText(template.fasten, snapshot.shop.units)}
             </>
           )}
@@ -107,7 +124,7 @@ function BenchStep({ step }: { step: JobStep }) {
         {template.id === 'twists' && <NewString />}
         <StepWork step={step} asked={at('value')} onward={<Onward step={step} />} />
         <Visits current={step.id} />
-      </main>
+      </Work>
       <Margin
         first={<ThisVisit step={step} />}
         because={[
@@ -129,7 +146,7 @@ function StepSchool({ step: { template } }: { step: JobStep }) {
   const school = SCHOOLS.find(({ name }) => name === template.school);
   if (!school) return null;
   return (
-    <div className="step-school">
+    <div className={css.stepSchool}>
       <Choice
         label={`${school.title}: ${w.school.charAt(0).toLowerCase()}${w.school.slice(1)}`}
         value={derived.context.schools[school.name]}
@@ -182,12 +199,17 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 function VisitWords({ step }: { step: JobStep }) {
   const { visits } = useJob().derived.plan;
   const at = visits.findIndex((visit) => visit.steps.includes(step.id));
-  if (at < 0) return <span className="soft">{w.states[step.state]}</span>;
+  if (at < 0)
+    return (
+      <Typography color="textSecondary" component="span">
+        {w.states[step.state]}
+      </Typography>
+    );
   const inVisit = visits[at]!.steps.indexOf(step.id) + 1;
   return (
-    <span className="soft">
+    <Typography color="textSecondary" component="span">
       {w.visitOf(at + 1, visits.length)} · {w.stepOf(inVisit, visits[at]!.steps.length)}
-    </span>
+    </Typography>
   );
 }
 
@@ -212,8 +234,8 @@ function Onward({ step }: { step: JobStep }) {
   useKeys({ '.': () => void dot() });
   return (
     <Button variant={isFinished(step) ? 'contained' : 'outlined'} onClick={forward}>
-      <span className="onward-text">{next ? w.next(next.template.title) : w.toLane}</span>
-      <span className="key">.</span>
+      <span className={css.onwardText}>{next ? w.next(next.template.title) : w.toLane}</span>
+      <Key>.</Key>
     </Button>
   );
 }
@@ -232,7 +254,7 @@ function ThisVisit({ step }: { step: JobStep }) {
   );
   const list = [...done, ...(visit?.steps ?? []).map((id) => steps.find((s) => s.id === id)!)];
   return (
-    <section className="this-visit">
+    <section className={css.thisVisit}>
       <h2>
         {w.thisVisit}: {stationName(step.template.station).toLowerCase()}
       </h2>
@@ -253,7 +275,9 @@ function ThisVisit({ step }: { step: JobStep }) {
           </li>
         ))}
       </ul>
-      <p className="small soft">{w.progress(doneCount, steps.length)}</p>
+      <Typography variant="small" color="textSecondary" component="p">
+        {w.progress(doneCount, steps.length)}
+      </Typography>
     </section>
   );
 }

@@ -1,12 +1,16 @@
 'use client';
 import { useState, type ReactNode } from 'react';
+import Typography from '@mui/material/Typography';
 import { setupValue, readingText } from '@/core/setup';
 import type { JobStep, ValueState } from '@/core/route';
+import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w } from '../../words';
+import { Actions, ValueTabs } from '../../pieces/layout';
+import { Tag } from '../../pieces/texts';
 import { ValueEntry } from './ValueEntry';
 
 /** The first value of a step that wants a hand: stale, missing or out. */
@@ -40,16 +44,16 @@ export function StepWork({
     <>
       <ComesFirst step={step} />
       {step.values.length > 1 && (
-        <ul className="value-tabs">
+        <ValueTabs>
           {step.values.map((v) => (
             <li key={v.key}>
-              <button type="button" aria-pressed={v.key === value?.key} onClick={() => pick(v.key)}>
+              <Press type="button" aria-pressed={v.key === value?.key} onClick={() => pick(v.key)}>
                 <span>{setupValue(v.key).name}</span>
                 <ValueTag value={v} />
-              </button>
+              </Press>
             </li>
           ))}
-        </ul>
+        </ValueTabs>
       )}
       {value && (
         <ValueEntry
@@ -62,10 +66,10 @@ export function StepWork({
         </ValueEntry>
       )}
       <Signed step={step} />
-      <div className="actions">
+      <Actions>
         {onward}
         <SignOff step={step} />
-      </div>
+      </Actions>
     </>
   );
 }
@@ -73,20 +77,17 @@ export function StepWork({
 function ValueTag({ value }: { value: ValueState }) {
   const { snapshot } = useJob();
   const { reading, standing, stale } = value;
-  if (!reading) return <span className="soft">—</span>;
-  const text = readingText(reading, snapshot.shop.units);
-  if (stale)
+  if (!reading)
     return (
-      <span className="tag" data-kind="again">
-        {w.again}
-      </span>
+      <Typography color="textSecondary" component="span">
+        —
+      </Typography>
     );
+  const text = readingText(reading, snapshot.shop.units);
+  if (stale) return <Tag kind="again">{w.again}</Tag>;
   return (
-    <span
-      className="tag"
-      data-kind={standing === 'out' ? 'out' : standing === 'in' ? 'in' : 'plain'}
-    >
+    <Tag kind={standing === 'out' ? 'out' : standing === 'in' ? 'in' : 'plain'}>
       <WithFractions text={text} />
-    </span>
+    </Tag>
   );
 }

@@ -1,10 +1,12 @@
 'use client';
 import { useState, type ReactNode } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { addedTo, readOptionsFor } from '@/core/job';
 import { ripplePreview } from '@/core/ripple';
 import { setupValue, targetText, mendText, readingText, type SetupKey } from '@/core/setup';
 import type { ValueState } from '@/core/route';
+import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
@@ -15,7 +17,10 @@ import type { Trouble as Refusal } from '../../keep/post';
 import { useJob } from '../../job/JobProvider';
 import { LastValue } from '../../job/LastValue';
 import { bench as w, fields } from '../../words';
+import { FieldError, Key, Tag } from '../../pieces/texts';
 import { LevelCost } from '../lane/LevelCost';
+import measureCss from '../../fields/measure.module.css';
+import css from './ValueEntry.module.css';
 
 /** Values named before the rest is only counted. */
 const AHEAD_NAMED = 5;
@@ -54,17 +59,19 @@ export function ValueEntry({
     if (!answer) onTaken();
   };
   return (
-    <div className="value-entry">
-      <div className="how-top">
+    <div className={css.valueEntry}>
+      <div className={css.howTop}>
         <HowDrawing of={key} left={snapshot.archer.hand === 'left'} />
-        <p className="how">{how}.</p>
+        <p className={css.how}>{how}.</p>
       </div>
       {target && !isCheck && kind !== 'choice' && kind !== 'text' && (
-        <p className="wanted">
-          <span className="soft">{w.wanted}</span>{' '}
-          <b className="figure">
+        <p className={css.wanted}>
+          <Typography color="textSecondary" component="span">
+            {w.wanted}
+          </Typography>{' '}
+          <Typography variant="figure" component="b">
             <WithFractions text={targetText(key, target, units)} />
-          </b>
+          </Typography>
         </p>
       )}
       {reading && <Before value={value} />}
@@ -74,7 +81,12 @@ export function ValueEntry({
       <Dock>
         {reading && (kind === 'choice' || kind === 'text' || isCheck) && <LastValue of={key} />}
         {kind === 'choice' ? (
-          <div className="choice-answers" role="group" aria-label={name}>
+          <div
+            className={css.choiceAnswers}
+            data-part="choice-answers"
+            role="group"
+            aria-label={name}
+          >
             {choices!.map((choice, i) => (
               <Button
                 key={choice.id}
@@ -93,7 +105,8 @@ export function ValueEntry({
           <div>
             <Button
               variant={reading && !value.stale ? 'outlined' : 'contained'}
-              className="tick"
+              className={css.tick}
+              data-part="tick"
               data-measure=""
               onClick={() => void take('').then((answer) => setTrouble(answer?.message ?? ''))}
             >
@@ -118,11 +131,7 @@ export function ValueEntry({
 }
 
 const Trouble = ({ text }: { text: string }) =>
-  text && (
-    <p className="field-error" role="alert">
-      {text}
-    </p>
-  );
+  text && <FieldError role="alert">{text}</FieldError>;
 
 /** A few words as they stand there, a serial number: typed, kept while it is, and taken. */
 function WordsEntry({
@@ -142,7 +151,8 @@ function WordsEntry({
   };
   return (
     <form
-      className="measure"
+      className={measureCss.measure}
+      data-part="measure"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
@@ -152,10 +162,10 @@ function WordsEntry({
         });
       }}
     >
-      <label className="field-label" htmlFor="words-entry">
+      <label className={measureCss.fieldLabel} htmlFor="words-entry">
         {label}
       </label>
-      <div className="measure-field" data-wrong={trouble ? 'yes' : 'no'}>
+      <div className={measureCss.measureField} data-wrong={trouble ? 'yes' : 'no'}>
         <input
           id="words-entry"
           value={text}
@@ -166,14 +176,12 @@ function WordsEntry({
           data-measure="words"
           onChange={(event) => setText(event.target.value)}
         />
-        <button type="submit" className="take">
+        <Press type="submit" className={measureCss.take} data-part="take">
           {fields.takeIt}
-          <span className="key">⏎</span>
-        </button>
+          <Key>⏎</Key>
+        </Press>
       </div>
-      <div className="field-error" role={trouble ? 'alert' : undefined}>
-        {trouble}
-      </div>
+      <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
     </form>
   );
 }
@@ -185,9 +193,9 @@ function Ahead({ of }: { of: SetupKey }) {
   if (keys.length === 0) return null;
   const names = keys.slice(0, AHEAD_NAMED).map((key) => setupValue(key).short);
   return (
-    <p className="small soft ahead">
+    <Typography variant="small" color="textSecondary" component="p" data-part="ahead">
       {w.ahead(keys.length, minutes, names, keys.length > AHEAD_NAMED)}
-    </p>
+    </Typography>
   );
 }
 
@@ -196,31 +204,27 @@ function Before({ value: { key, reading, target, standing, stale } }: { value: V
   const units = snapshot.shop.units;
   const isCheck = setupValue(key).kind === 'check';
   return (
-    <div className="before">
-      <span
-        className="big figure"
+    <div className={css.before}>
+      <Typography
+        variant="huge"
         data-standing={standing}
         data-words={reading!.choice === null ? undefined : 'yes'}
       >
         <WithFractions text={isCheck ? '✓' : readingText(reading!, units)} />
-      </span>
+      </Typography>
       {stale ? (
-        <span className="tag" data-kind="again">
-          {w.again}
-        </span>
+        <Tag kind="again">{w.again}</Tag>
       ) : standing === 'out' ? (
-        <span className="tag" data-kind="out">
+        <Tag kind="out">
           <WithFractions text={fields.out(mendText(key, reading!, target!, units))} />
-        </span>
+        </Tag>
       ) : standing === 'in' ? (
-        <span className="tag" data-kind="in">
-          {fields.inTolerance}
-        </span>
+        <Tag kind="in">{fields.inTolerance}</Tag>
       ) : null}
-      <span className="small soft">
+      <Typography variant="small" color="textSecondary">
         {reading!.who}, {whenText(reading!.at, snapshot.shop.timeZone, snapshot.today)}
         {stale && <> · {stale.sentence}</>}
-      </span>
+      </Typography>
     </div>
   );
 }

@@ -1,11 +1,15 @@
 'use client';
 import Link from 'next/link';
+import Typography from '@mui/material/Typography';
 import { slotName } from '@/core/kit';
 import { stationName } from '@/core/bench';
 import type { PlanVisit } from '@/core/route';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { bench as w } from '../../words';
+import { Block } from '../../pieces/layout';
+import { Tag } from '../../pieces/texts';
+import css from './Visits.module.css';
 
 /** What is left, as visits to stations; the press is entered as seldom as can be. */
 export function Visits({ current }: { current: string | null }) {
@@ -15,28 +19,28 @@ export function Visits({ current }: { current: string | null }) {
   if (visits.length === 0) return null;
   const title = (id: string) => steps.find((step) => step.id === id)!;
   return (
-    <section className="block visits">
+    <Block className={css.visits} data-part="visits">
       <h3>
         {w.route}{' '}
-        <span className="soft">
+        <Typography color="textSecondary" component="span">
           {w.progress(doneCount, steps.length)} · {w.routeSum(visits.length, minutesLeft)}
-        </span>
+        </Typography>
       </h3>
       <ol>
         {visits.map((visit, i) => (
           <li key={i} data-here={visit.steps.includes(current ?? '') ? 'yes' : 'no'}>
-            <span className="visit-station">{stationName(visit.station)}</span>
-            <span className="visit-minutes figure">
+            <span className={css.visitStation} data-part="visit-station">
+              {stationName(visit.station)}
+            </span>
+            <Typography variant="figure" className={css.visitMinutes}>
               {visit.minutes} min
               {visit.dryMinutes > 0 && ` · ${w.dries(hoursText(visit.dryMinutes))}`}
-            </span>
-            <span className="visit-steps">
+            </Typography>
+            <span className={css.visitSteps}>
               {visit.station === 'press' && visit.steps.length > 1 && (
-                <span className="tag" data-kind="plain">
-                  {w.pressOnce(visit.steps.length)}
-                </span>
+                <Tag kind="plain">{w.pressOnce(visit.steps.length)}</Tag>
               )}
-              {visit.archer && <span className="tag">{w.withArcher}</span>}
+              {visit.archer && <Tag>{w.withArcher}</Tag>}
               {visit.steps.map((id) => {
                 const step = title(id);
                 return (
@@ -57,7 +61,7 @@ export function Visits({ current }: { current: string | null }) {
           </li>
         ))}
       </ol>
-    </section>
+    </Block>
   );
 }
 
@@ -74,7 +78,12 @@ function Why({ visit, title }: { visit: PlanVisit; title: (id: string) => string
         ? w.why.again(title(why.step), title(why.after))
         : w.why.last;
   return (
-    <span className="visit-why small soft">
+    <Typography
+      variant="small"
+      color="textSecondary"
+      className={css.visitWhy}
+      data-part="visit-why"
+    >
       {words}.
       {station === 'press' && (ready.length > 0 || parts.length > 0) && (
         <>
@@ -91,6 +100,6 @@ function Why({ visit, title }: { visit: PlanVisit; title: (id: string) => string
           )}
         </>
       )}
-    </span>
+    </Typography>
   );
 }

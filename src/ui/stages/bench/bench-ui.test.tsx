@@ -273,10 +273,10 @@ describe('the clock of a step', () => {
 describe('the way from here', () => {
   test('every visit has its reason; the press says what has to be ready, and which parts', () => {
     const { container } = show(fresh(), 'step=rest');
-    const visits = [...container.querySelectorAll('.visits > ol > li')];
+    const visits = [...container.querySelectorAll('[data-part="visits"] > ol > li')];
     expect(visits.length).toBeGreaterThan(4);
     for (const visit of visits)
-      expect(visit.querySelector('.visit-why')!.textContent).toMatch(
+      expect(visit.querySelector('[data-part="visit-why"]')!.textContent).toMatch(
         /waits? for|again, since|nothing else/,
       );
     const press = visits.find((visit) => visit.textContent!.startsWith('Press'))!;

@@ -1,9 +1,10 @@
 'use client';
 import { useState } from 'react';
+import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useRouter } from 'next/navigation';
+import Typography from '@mui/material/Typography';
 import { bowName, CAM_SYSTEMS, type BowOffer } from '@/core/bow';
 import type { BowCover } from '@/core/fit';
 import { archerCautions, jobBowCover, weightTrials, type JobBow } from '@/core/job';
@@ -15,7 +16,11 @@ import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { bow as w } from '../../words';
 import { ReasonPanel } from '../../job/ReasonPanel';
+import { Work } from '../../job/Work';
+import { Rows, Verdict } from '../../pieces/layout';
+import { FieldError, Tag } from '../../pieces/texts';
 import { BowParts } from './BowParts';
+import css from './ChooseBow.module.css';
 
 const isLoan = ({ piece }: BowOffer) => piece?.condition === 'loan';
 
@@ -38,18 +43,18 @@ export function ChooseBow({ offers }: { offers: readonly BowOffer[] }) {
   const unknown = !derived.fitLength || trials === 0;
   return (
     <>
-      <main className="work">
+      <Work>
         <BowParts current="choose" />
-        <p className="verdict">
+        <Verdict>
           {w.countFit(fitting, offers.length)}
           {unknown && `. ${w.missingFit}`}
-        </p>
-        <ul className="rows bow-rows">
+        </Verdict>
+        <Rows className={css.bowRows}>
           {rows.map((row) => (
             <BowRow key={`${row.offer.bow.id} ${row.offer.piece?.serial ?? ''}`} {...row} />
           ))}
-        </ul>
-      </main>
+        </Rows>
+      </Work>
       <Margin
         because={[w.because.cover]}
         watch={[{ id: 'manual', text: w.watch.manual }, ...archerCautions(snapshot)]}
@@ -102,21 +107,18 @@ function BowRow({ offer, cover }: { offer: BowOffer; cover: BowCover }) {
   ];
   return (
     <li data-verdict={verdict}>
-      <div className="bow-name">
+      <div className={css.bowName}>
         <b>{bowName(bow)}</b>{' '}
-        <span
-          className="tag"
-          data-kind={verdict === 'fits' ? 'in' : verdict === 'nearly' ? 'warn' : 'plain'}
-        >
+        <Tag kind={verdict === 'fits' ? 'in' : verdict === 'nearly' ? 'warn' : 'plain'}>
           {w[verdict]}
-        </span>{' '}
+        </Tag>{' '}
         {piece && (
-          <span className="tag" data-kind={piece.condition === 'loan' ? 'again' : 'plain'}>
+          <Tag kind={piece.condition === 'loan' ? 'again' : 'plain'}>
             {w.condition[piece.condition]}
-          </span>
+          </Tag>
         )}
       </div>
-      <div className="soft">
+      <Typography color="textSecondary" component="div">
         <WithFractions text={facts.join(' · ')} />
         <br />
         {piece && (
@@ -129,11 +131,15 @@ function BowRow({ offer, cover }: { offer: BowOffer; cover: BowCover }) {
           <WithFractions text={`${w.setTo(say(module.stepMm))}, ${w.twists(module.twists)}. `} />
         )}
         <WithFractions text={[...reasons, ...(verdict === 'out' ? [] : notes)].join(', ')} />
-        {trouble && <span className="field-error">{trouble}</span>}
-      </div>
-      <div className="bow-price">
-        <span className="figure">{isLoan(offer) ? w.free : writeMoney(bow.priceCents)}</span>
-        <span className="small soft">{standing(offer, mine ? held : null, snapshot.today)}</span>
+        {trouble && <FieldError>{trouble}</FieldError>}
+      </Typography>
+      <div className={css.bowPrice}>
+        <Typography variant="figure">
+          {isLoan(offer) ? w.free : writeMoney(bow.priceCents)}
+        </Typography>
+        <Typography variant="small" color="textSecondary">
+          {standing(offer, mine ? held : null, snapshot.today)}
+        </Typography>
         {mine && offer.serials.length > 0 && <SerialChoice offer={offer} onTrouble={setTrouble} />}
       </div>
       {bow.hand === snapshot.archer.hand && offer.heldBy === null ? (

@@ -1,6 +1,11 @@
 'use client';
 import { useState } from 'react';
 import NativeSelect from '@mui/material/NativeSelect';
+import Typography from '@mui/material/Typography';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import {
   bowName,
   curveFacts,
@@ -27,10 +32,14 @@ import { DrawForceChart, type ForceLine } from '../../charts/DrawForceChart';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { bow as w } from '../../words';
+import { GridTable } from '../../fields/GridTable';
+import { Work } from '../../job/Work';
+import { Note } from '../../pieces/texts';
+import { Block, Split } from '../../pieces/layout';
 import { BowParts } from './BowParts';
 import { LogCurve } from './LogCurve';
 import { useDrawBoard } from './useDrawBoard';
-import { GridTable } from '../../fields/GridTable';
+import css from './DrawForce.module.css';
 
 /** How the weight runs over the draw, what is stored, how fast the arrow, and what changes it. */
 export function DrawForce({
@@ -52,14 +61,16 @@ export function DrawForce({
   });
   return (
     <>
-      <main className="work">
+      <Work>
         <BowParts current="force" />
         {lines.length === 0 ? (
-          <p className="note">{w.curveMissing}</p>
+          <Note>{w.curveMissing}</Note>
         ) : (
           <DrawForceChart lines={lines} shop={snapshot.shop.units}>
-            <label className="overlay">
-              <span className="soft">{w.overlay}</span>
+            <label className={css.overlay} data-part="overlay">
+              <Typography color="textSecondary" component="span">
+                {w.overlay}
+              </Typography>
               <NativeSelect
                 value={otherId}
                 inputProps={{ 'aria-label': w.overlay }}
@@ -78,11 +89,11 @@ export function DrawForce({
           </DrawForceChart>
         )}
         <LogCurve board={board} onStart={() => start()} onClear={clear} />
-        <div className="split block">
+        <Block as={Split}>
           <CurveTable columns={columns} />
           <Speed bow={bow} />
-        </div>
-      </main>
+        </Block>
+      </Work>
       <ForceMargin logged={snapshot.curves.length > 0} />
     </>
   );
@@ -135,29 +146,29 @@ function CurveTable({
   return (
     <GridTable>
       {columns.length > 1 && (
-        <thead>
-          <tr>
-            <th />
+        <TableHead>
+          <TableRow>
+            <TableCell />
             {columns.map(({ name }) => (
-              <th key={name} className="right">
+              <TableCell key={name} align="right">
                 {name}
-              </th>
+              </TableCell>
             ))}
-          </tr>
-        </thead>
+          </TableRow>
+        </TableHead>
       )}
-      <tbody>
+      <TableBody>
         {rows.map(([name, say]) => (
-          <tr key={name}>
-            <td>{name}</td>
+          <TableRow key={name}>
+            <TableCell>{name}</TableCell>
             {columns.map((column) => (
-              <td key={column.name} className="figure right">
-                {say(column.facts)}
-              </td>
+              <TableCell key={column.name} align="right">
+                <Typography variant="figure">{say(column.facts)}</Typography>
+              </TableCell>
             ))}
-          </tr>
+          </TableRow>
         ))}
-      </tbody>
+      </TableBody>
     </GridTable>
   );
 }
@@ -167,12 +178,12 @@ function Speed({ bow }: { bow: BowRecord }) {
   const units = snapshot.shop.units;
   const input = speedInput(derived.context);
   const answer = input && speedSensitivity(input);
-  if (!answer) return <p className="soft">{w.forceMissing}</p>;
+  if (!answer) return <Typography color="textSecondary">{w.forceMissing}</Typography>;
   if (!answer.ok)
     return (
-      <p className="note" data-kind="stop" role="alert">
+      <Note kind="stop" role="alert">
         {answer.message}
-      </p>
+      </Note>
     );
   const speed = (mps: number) =>
     write(mps, 'speed', units, { signed: true, decimals: units.speed === 'fps' ? 1 : 2 });
@@ -194,18 +205,20 @@ function Speed({ bow }: { bow: BowRecord }) {
   return (
     <div>
       <GridTable>
-        <tbody>
+        <TableBody>
           {rows.map(([name, value]) => (
-            <tr key={name}>
-              <td>{name}</td>
-              <td className="figure right">{value}</td>
-            </tr>
+            <TableRow key={name}>
+              <TableCell>{name}</TableCell>
+              <TableCell align="right">
+                <Typography variant="figure">{value}</Typography>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
+        </TableBody>
       </GridTable>
-      <p className="small soft">
+      <Typography variant="small" color="textSecondary" component="p">
         {input.storedEnergyJ === undefined ? w.energyModel : w.energyLogged(bowName(bow))}
-      </p>
+      </Typography>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import {
   bowName,
   DRAW_OFF_ASPECTS,
@@ -16,13 +17,18 @@ import {
 import type { BowCover } from '@/core/fit';
 import { drawnBows, drawOffSetup, jobBowCover, oldBowFigures, type DrawnBow } from '@/core/job';
 import { write } from '@/core/units';
+import { Press } from '../../pieces/Press';
 import { Choice } from '../../fields/Choice';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { bow as b, drawOff as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Actions, Block, BlockTitle, Rows, Split, Verdict } from '../../pieces/layout';
+import { FieldError, Note, Tag } from '../../pieces/texts';
 import { BowParts } from './BowParts';
 import { PairMarks } from './PairMarks';
+import css from './DrawOffPart.module.css';
 
 const ORDER = { fits: 0, nearly: 1, out: 2 };
 
@@ -35,14 +41,14 @@ export function DrawOffPart({ bows }: { bows: readonly BowRecord[] }) {
   const drawn = drawOff && drawnBows(drawOff.bowIds, bows, old);
   return (
     <>
-      <main className="work">
+      <Work>
         <BowParts current="drawOff" />
         {drawOff && drawn && !choosing ? (
           <Running drawOff={drawOff} list={drawn} onChange={() => setChoosing(true)} />
         ) : (
           <ChooseBows bows={bows} onStarted={() => setChoosing(false)} />
         )}
-      </main>
+      </Work>
       <Margin
         because={[w.because.order, w.because.ranking, w.because.speed]}
         watch={[
@@ -76,54 +82,51 @@ function ChooseBows({ bows, onStarted }: { bows: readonly BowRecord[]; onStarted
   };
   return (
     <>
-      <p className="verdict">{w.choose}</p>
-      <ul className="rows pick-rows" aria-label={w.choose}>
+      <Verdict>{w.choose}</Verdict>
+      <Rows className={css.pickRows} data-part="pick-rows" aria-label={w.choose}>
         {covers.map(({ bow, verdict, reasons }) => (
           <li key={bow.id}>
-            <button
+            <Press
               type="button"
-              className="pick"
+              className={css.pick}
+              data-part="pick"
               aria-pressed={ids.includes(bow.id)}
               onClick={() => toggle(bow.id)}
             >
-              <span className="pick-box" aria-hidden />
+              <span className={css.pickBox} aria-hidden />
               <b>{bowName(bow)}</b>
-              <span
-                className="tag"
-                data-kind={verdict === 'fits' ? 'in' : verdict === 'nearly' ? 'warn' : 'plain'}
-              >
+              <Tag kind={verdict === 'fits' ? 'in' : verdict === 'nearly' ? 'warn' : 'plain'}>
                 {b[verdict]}
-              </span>
-              <span className="soft">
+              </Tag>
+              <Typography color="textSecondary" component="span">
                 <WithFractions text={reasons.join(', ')} />
-              </span>
-            </button>
+              </Typography>
+            </Press>
           </li>
         ))}
         <li>
-          <button
+          <Press
             type="button"
-            className="pick"
+            className={css.pick}
+            data-part="pick"
             aria-pressed={ids.includes(OWN_BOW_ID)}
             onClick={() => toggle(OWN_BOW_ID)}
           >
-            <span className="pick-box" aria-hidden />
+            <span className={css.pickBox} aria-hidden />
             <b>{w.own}</b>
             <span />
-            <span className="soft">{w.ownHow}</span>
-          </button>
+            <Typography color="textSecondary" component="span">
+              {w.ownHow}
+            </Typography>
+          </Press>
         </li>
-      </ul>
-      <div className="actions">
+      </Rows>
+      <Actions>
         <Button variant="contained" onClick={() => void start()}>
           {w.start(ids.length)}
         </Button>
-        {trouble && (
-          <span className="field-error" role="alert">
-            {trouble}
-          </span>
-        )}
-      </div>
+        {trouble && <FieldError role="alert">{trouble}</FieldError>}
+      </Actions>
     </>
   );
 }
@@ -154,18 +157,18 @@ function Running({
   );
   const now = drawnNow(drawOff);
   const ranking = rankDrawOff(now, speeds);
-  if (!ranking.ok) return <p className="note">{ranking.message}</p>;
+  if (!ranking.ok) return <Note>{ranking.message}</Note>;
   return (
     <>
-      <ol className="rows line-up" aria-label={w.lineUp}>
+      <Rows as="ol" className={css.lineUp} data-part="line-up" aria-label={w.lineUp}>
         {list.map((drawn, i) => (
           <LineUpRow key={drawn.id} drawn={drawn} at={i} />
         ))}
-      </ol>
-      <div className="split block">
+      </Rows>
+      <Block as={Split}>
         <PairMarks drawOff={drawOff} bows={list} />
         <section>
-          <h3 className="block-title">{w.ranking}</h3>
+          <BlockTitle>{w.ranking}</BlockTitle>
           <Ranking ranking={ranking} list={list} marks={now.marks.length} />
           <Choice
             label={w.speed}
@@ -173,16 +176,16 @@ function Running({
             options={w.speeds}
             onChange={(value) => void send({ name: 'setDrawOff', speedCounts: value === 'yes' })}
           />
-          <div className="actions">
+          <Actions>
             <Button variant="outlined" onClick={onChange}>
               {w.change}
             </Button>
             <Button variant="text" onClick={() => void send({ name: 'endDrawOff' })}>
               {w.putAway}
             </Button>
-          </div>
+          </Actions>
         </section>
-      </div>
+      </Block>
     </>
   );
 }
@@ -198,11 +201,11 @@ function LineUpRow({ drawn, at }: { drawn: DrawnBow; at: number }) {
   ];
   return (
     <li>
-      <span className="line-number">{at + 1}</span>
+      <span className={css.lineNumber}>{at + 1}</span>
       <b>{name}</b>
-      <span className="soft">
+      <Typography color="textSecondary" component="span">
         {bow ? <HowSet bow={bow} /> : <OwnSet />} <WithFractions text={`${facts.join(', ')}.`} />
-      </span>
+      </Typography>
     </li>
   );
 }
@@ -250,31 +253,35 @@ function Ranking({
   list: readonly DrawnBow[];
   marks: number;
 }) {
-  if (marks === 0) return <p className="soft">{w.nothingMarked}</p>;
+  if (marks === 0) return <Typography color="textSecondary">{w.nothingMarked}</Typography>;
   const nameOf = (bowId: string) => list.find(({ id }) => id === bowId)!.name;
   const first = nameOf(ranking.places[0]!.bowId);
   return (
     <>
-      <p className="verdict">
+      <Verdict>
         <b>
           {ranking.sure === 'open'
             ? w.open(ranking.openPairs.length > 0)
             : w.sure[ranking.sure](first, Math.round(100 * ranking.places[0]!.chanceBest))}
         </b>
-      </p>
-      <ol className="rows rank-rows">
+      </Verdict>
+      <Rows as="ol" className={css.rankRows} data-part="rank-rows">
         {ranking.places.map(({ bowId, chanceBest, liked, of }) => (
           <li key={bowId}>
             <span>{nameOf(bowId)}</span>
-            <span className="figure">{Math.round(100 * chanceBest)} %</span>
-            <span className="rank-bar" aria-hidden>
+            <Typography variant="figure">{Math.round(100 * chanceBest)} %</Typography>
+            <span className={css.rankBar} aria-hidden>
               <span style={{ width: `${Math.round(100 * chanceBest)}%` }} />
             </span>
-            <span className="small soft">{w.liked(liked, of)}</span>
+            <Typography variant="small" color="textSecondary">
+              {w.liked(liked, of)}
+            </Typography>
           </li>
         ))}
-      </ol>
-      <p className="small soft">{w.left(ranking.openPairs.length, DRAW_OFF_ASPECTS.length)}</p>
+      </Rows>
+      <Typography variant="small" color="textSecondary" component="p">
+        {w.left(ranking.openPairs.length, DRAW_OFF_ASPECTS.length)}
+      </Typography>
     </>
   );
 }

@@ -2,10 +2,12 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
 import { Panel } from '../../frame/Panel';
 import { useKept } from '../../keep/useKept';
 import { useJob } from '../../job/JobProvider';
 import { bow as w, frame } from '../../words';
+import { Actions } from '../../pieces/layout';
 
 /** The technician overrules the fit, with a reason that goes on the sheet. */
 export function GoalPanel({
@@ -32,8 +34,9 @@ export function GoalPanel({
   const at = (field: string) => (trouble?.pointer.endsWith(field) ? trouble.message : undefined);
   return (
     <Panel title={goal === 'moduleStep' ? w.overruleStep : w.overruleWeight} onClose={onClose}>
-      <form
-        className="stack"
+      <Stack
+        spacing={2}
+        component="form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -61,7 +64,7 @@ export function GoalPanel({
           slotProps={{ htmlInput: { maxLength: 200 } }}
           onChange={(event) => setReason(event.target.value)}
         />
-        <div className="actions">
+        <Actions>
           <Button type="submit" variant="contained">
             {w.overrule}
           </Button>
@@ -73,8 +76,8 @@ export function GoalPanel({
           <Button variant="text" onClick={onClose}>
             {frame.cancel}
           </Button>
-        </div>
-      </form>
+        </Actions>
+      </Stack>
     </Panel>
   );
 }

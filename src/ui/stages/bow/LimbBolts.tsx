@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import type { BowRecord } from '@/core/bow';
 import { toQuarterTurns, turningPlan, type LimbBoltResult } from '@/core/fit';
 import {
@@ -23,14 +24,18 @@ import { Dock } from '../../job/Dock';
 import { LastValue } from '../../job/LastValue';
 import { AgainNote } from '../../job/AgainNote';
 import { bow as w, devices } from '../../words';
-import { BowParts } from './BowParts';
-import { GoalPanel } from './GoalPanel';
 import { draftOf } from '../../keep/draft';
 import { useDraft } from '../../keep/useDraft';
 import { Discard } from '../../job/Discard';
+import { Work } from '../../job/Work';
+import { Note } from '../../pieces/texts';
+import { Block, BlockTitle, Rows, Split } from '../../pieces/layout';
+import { BowParts } from './BowParts';
+import { GoalPanel } from './GoalPanel';
 import { ScaleReading } from './ScaleReading';
 import { TurningPlan } from './TurningPlan';
 import { TurnsField } from './TurnsField';
+import goalCss from './goal.module.css';
 
 const PEAK = ['peakWeight'] as const;
 
@@ -45,42 +50,42 @@ export function LimbBolts({ bow }: { bow: BowRecord }) {
   const answer = advice?.ok ? advice : null;
   return (
     <>
-      <main className="work">
+      <Work>
         <BowParts current="bolts" />
-        <div className="goal-line">
-          <span className="soft">{w.goal}</span>
-          <span className="big figure">{target === null ? '—' : pounds(target, 0)}</span>
+        <div className={goalCss.goalLine} data-part="goal-line">
+          <Typography color="textSecondary" component="span">
+            {w.goal}
+          </Typography>
+          <Typography variant="big">{target === null ? '—' : pounds(target, 0)}</Typography>
           <Button variant="outlined" onClick={() => setOverruling(true)}>
             {w.otherWeight}
           </Button>
         </div>
-        {target === null && <p className="note">{w.noTarget}</p>}
+        {target === null && <Note>{w.noTarget}</Note>}
         {answer?.doubt && (
-          <p className="note" role="alert">
+          <Note role="alert">
             {w.doubt[answer.doubt.kind](
               answer.doubt.readings.map((i) => {
                 const { turns: at, peakN } = weighings(derived.history)[i]!;
                 return `${pounds(peakN)} ${w.at} ${write(at, 'turns', units)}`;
               }),
             )}
-          </p>
+          </Note>
         )}
         {advice && !advice.ok && (
-          <p className="note" data-kind="stop" role="alert">
+          <Note kind="stop" role="alert">
             {advice.message}
-          </p>
+          </Note>
         )}
         <div>
           {bow.maxTurns === null ? (
-            <p className="note" data-kind="stop">
-              {w.noLimit}
-            </p>
+            <Note kind="stop">{w.noLimit}</Note>
           ) : (
             <Plan bow={bow} answer={answer} />
           )}
           <Weigh bow={bow} next={answer ? toQuarterTurns(answer.turns) : null} />
         </div>
-        <div className="split block">
+        <Block as={Split}>
           {answer && (
             <LimbBoltChart
               bow={bow}
@@ -91,9 +96,9 @@ export function LimbBolts({ bow }: { bow: BowRecord }) {
             />
           )}
           <Weighings />
-        </div>
+        </Block>
         {overruling && <GoalPanel goal="peakWeight" onClose={() => setOverruling(false)} />}
-      </main>
+      </Work>
       <LimbBoltMargin bow={bow} answer={answer} />
     </>
   );
@@ -110,7 +115,7 @@ function Plan({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }
   const goal = toQuarterTurns(answer.turns);
   const moves = Math.abs(answer.turns - from) < 0.125 ? [] : turningPlan(from, goal);
   return (
-    <div className="split">
+    <Split>
       <BoltClocks
         upper={latest(derived.history, 'limbTurnsUpper')?.si ?? 0}
         lower={latest(derived.history, 'limbTurnsLower')?.si ?? 0}
@@ -118,21 +123,21 @@ function Plan({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }
         limit={bow.maxTurns!}
       />
       <section>
-        <h3 className="block-title">{w.plan}</h3>
+        <BlockTitle>{w.plan}</BlockTitle>
         <AgainNote of={PEAK} />
-        {!standing && <p className="soft">{w.weighFirst}</p>}
+        {!standing && <Typography color="textSecondary">{w.weighFirst}</Typography>}
         <TurningPlan moves={moves} say={say} reached={answer.reachesTarget && !again} />
-        <p className="soft">
+        <Typography color="textSecondary">
           {w.predicted(
             write(answer.predictedN, 'force', units),
             write(answer.sigmaN, 'force', units),
           )}
-        </p>
+        </Typography>
         {!answer.reachesTarget && (
-          <p className="note">{w.notReached(write(answer.predictedN, 'force', units))}</p>
+          <Note>{w.notReached(write(answer.predictedN, 'force', units))}</Note>
         )}
       </section>
-    </div>
+    </Split>
   );
 }
 
@@ -222,14 +227,14 @@ function Weighings() {
   if (rows.length === 0) return null;
   return (
     <section>
-      <h3 className="block-title">{w.weighings}</h3>
-      <ul className="rows trial-rows">
+      <BlockTitle>{w.weighings}</BlockTitle>
+      <Rows className={goalCss.trialRows} data-part="trial-rows">
         {rows.map((reading) => (
           <li key={reading.seq}>
-            <span className="figure">
+            <Typography variant="figure">
               <WithFractions text={reading.entered} />
-            </span>
-            <span className="soft">
+            </Typography>
+            <Typography color="textSecondary" component="span">
               {reading.si2 === null ? (
                 ''
               ) : (
@@ -237,18 +242,18 @@ function Weighings() {
                   text={`${w.at} ${write(reading.si2, 'turns', snapshot.shop.units)}`}
                 />
               )}
-            </span>
-            <span className="small soft">
+            </Typography>
+            <Typography variant="small" color="textSecondary">
               {reading.who}
               {reading.method !== 'typed' &&
                 reading.method !== CONFIRMED &&
                 `, ${devices.fromDevice}`}
               {!counted.has(reading.seq) && ` · ${w.before}`}
-            </span>
+            </Typography>
             <Discard seq={reading.seq} />
           </li>
         ))}
-      </ul>
+      </Rows>
     </section>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { readCurveFile } from '@/contracts/draw-board';
 import {
   CURVE_DOUBTS,
@@ -14,6 +15,8 @@ import { newton } from '@/core/units';
 import { Panel } from '../../frame/Panel';
 import { useJob } from '../../job/JobProvider';
 import { bow as w } from '../../words';
+import { Actions, Rows } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
 import type { BoardState } from './useDrawBoard';
 
 interface Asked {
@@ -57,8 +60,8 @@ export function LogCurve({
   const facts = board.points.length > 0 ? curveFacts(board.points) : null;
   const ended = board.state === 'done' || board.state === 'lost';
   return (
-    <div className="log-curve">
-      <div className="actions">
+    <div data-part="log-curve">
+      <Actions>
         {board.state === 'idle' && (
           <>
             <Button variant="outlined" onClick={onStart}>
@@ -102,38 +105,34 @@ export function LogCurve({
           </>
         )}
         {board.state !== 'idle' && (
-          <span className="soft" role="status">
+          <Typography color="textSecondary" component="span" role="status">
             {w.logged(board.device, board.points.length, board.leftOut)}
-          </span>
+          </Typography>
         )}
-      </div>
-      {board.state === 'lost' && (
-        <p className="note" role="alert">
-          {board.message}
-        </p>
-      )}
-      {ended && facts && !facts.ok && <p className="note">{facts.message}</p>}
+      </Actions>
+      {board.state === 'lost' && <Note role="alert">{board.message}</Note>}
+      {ended && facts && !facts.ok && <Note>{facts.message}</Note>}
       {asked && (
         <Panel title={w.curveAsk} onClose={() => ask(null)}>
-          <ul className="rows">
+          <Rows>
             {asked.doubts.map((doubt) => (
               <li key={doubt}>{CURVE_DOUBTS[doubt]}</li>
             ))}
-          </ul>
-          <div className="actions">
+          </Rows>
+          <Actions>
             <Button variant="contained" autoFocus onClick={() => ask(null)}>
               {w.curveNot}
             </Button>
             <Button variant="outlined" onClick={() => void keep(asked.points, asked.source, true)}>
               {w.curveKeep}
             </Button>
-          </div>
+          </Actions>
         </Panel>
       )}
       {trouble && (
-        <p className="note" data-kind="stop" role="alert">
+        <Note kind="stop" role="alert">
           {trouble}
-        </p>
+        </Note>
       )}
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import Typography from '@mui/material/Typography';
 import {
   DRAW_OFF_ASPECTS,
   isPair,
@@ -9,8 +10,12 @@ import {
   type DrawOffMark,
 } from '@/core/bow';
 import type { DrawnBow } from '@/core/job';
+import { Press } from '../../pieces/Press';
 import { useJob } from '../../job/JobProvider';
 import { drawOff as w } from '../../words';
+import { BlockTitle, Rows } from '../../pieces/layout';
+import { FieldError } from '../../pieces/texts';
+import css from './PairMarks.module.css';
 
 /** Two bows at a time, five short questions; the pair drawn one after the other comes first. */
 export function PairMarks({ drawOff, bows }: { drawOff: DrawOff; bows: readonly DrawnBow[] }) {
@@ -27,10 +32,10 @@ export function PairMarks({ drawOff, bows }: { drawOff: DrawOff; bows: readonly 
   ];
   return (
     <section>
-      <h3 className="block-title">{w.pairs}</h3>
-      <div className="pair-tabs" role="group" aria-label={w.pairs}>
+      <BlockTitle>{w.pairs}</BlockTitle>
+      <div className={css.pairTabs} data-part="pair-tabs" role="group" aria-label={w.pairs}>
         {pairs.map((one) => (
-          <button
+          <Press
             key={one.join('|')}
             type="button"
             aria-pressed={one === pair}
@@ -40,13 +45,13 @@ export function PairMarks({ drawOff, bows }: { drawOff: DrawOff; bows: readonly 
             onClick={() => choose(one.join('|'))}
           >
             {one.map((id) => 1 + drawOff.bowIds.indexOf(id)).join(' : ')}
-            <span className="small soft">
+            <Typography variant="small" color="textSecondary">
               {done(one)}/{DRAW_OFF_ASPECTS.length}
-            </span>
-          </button>
+            </Typography>
+          </Press>
         ))}
       </div>
-      <ul className="rows pair-rows">
+      <Rows data-part="pair-rows">
         {DRAW_OFF_ASPECTS.map((aspect) => (
           <PairRow
             key={aspect.id}
@@ -59,7 +64,7 @@ export function PairMarks({ drawOff, bows }: { drawOff: DrawOff; bows: readonly 
             onMarked={() => choose(pair.join('|'))}
           />
         ))}
-      </ul>
+      </Rows>
     </section>
   );
 }
@@ -103,20 +108,20 @@ function PairRow({
   ] as const;
   return (
     <li>
-      <span className="pair-ask">{aspect.ask}</span>
-      <div className="pair-choice" role="group" aria-label={aspect.name}>
+      <span className={css.pairAsk}>{aspect.ask}</span>
+      <div className={css.pairChoice} role="group" aria-label={aspect.name}>
         {options.map(([id, name]) => (
-          <button
+          <Press
             key={name}
             type="button"
             aria-pressed={mark !== undefined && mark.better === id}
             onClick={() => void put(id)}
           >
             {name}
-          </button>
+          </Press>
         ))}
       </div>
-      {trouble && <span className="field-error">{trouble}</span>}
+      {trouble && <FieldError>{trouble}</FieldError>}
     </li>
   );
 }

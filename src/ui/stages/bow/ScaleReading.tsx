@@ -1,11 +1,15 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { readBowScaleLine, type BowScaleLine } from '@/contracts/bow-scale';
 import { write } from '@/core/units';
 import { useDevice } from '../../fields/useDevice';
 import { useJob } from '../../job/JobProvider';
 import { devices as d } from '../../words';
+import { Actions } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
+import css from './ScaleReading.module.css';
 
 type Force = Extract<BowScaleLine, { kind: 'pull' | 'peak' }>;
 
@@ -38,16 +42,16 @@ export function ScaleReading({
     });
   const now = scale.got.at(-1);
   return (
-    <div className="actions scale-reading">
+    <Actions className={css.scaleReading}>
       {scale.state === 'live' ? (
         <>
           <Button variant="outlined" size="small" onClick={scale.clear}>
             {d.stop}
           </Button>
           {now && (
-            <b className="figure" role="status">
+            <Typography variant="figure" component="b" role="status">
               {write(now.forceN, 'force', snapshot.shop.units)}
-            </b>
+            </Typography>
           )}
         </>
       ) : (
@@ -55,11 +59,7 @@ export function ScaleReading({
           {d.weigh}
         </Button>
       )}
-      {(scale.message || trouble) && (
-        <p className="note" role="alert">
-          {scale.message || trouble}
-        </p>
-      )}
-    </div>
+      {(scale.message || trouble) && <Note role="alert">{scale.message || trouble}</Note>}
+    </Actions>
   );
 }

@@ -1,15 +1,22 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { ONE_CAM, drawLengthSteps, moduleLabel, type BowRecord } from '@/core/bow';
 import { latest, type SetupKey } from '@/core/setup';
 import { figureText, write, writeParts } from '@/core/units';
+import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { bow as w } from '../../words';
+import { Work } from '../../job/Work';
+import { FieldError, Note } from '../../pieces/texts';
+import { Block, BlockTitle, Verdict } from '../../pieces/layout';
 import { BowParts } from './BowParts';
 import { GoalPanel } from './GoalPanel';
+import goalCss from './goal.module.css';
+import css from './SetModule.module.css';
 
 const KEYS = { top: 'moduleTop', bottom: 'moduleBottom' } as const;
 /** Positions shown to either side of the one wanted. */
@@ -34,15 +41,17 @@ export function SetModule({ bow }: { bow: BowRecord }) {
   const { moduleReason, moduleStepMm } = snapshot.job;
   return (
     <>
-      <main className="work">
+      <Work>
         <BowParts current="module" />
         {bow.modules.length === 0 ? (
-          <p className="note">{w.fixed}</p>
+          <Note>{w.fixed}</Note>
         ) : (
           <>
-            <div className="goal-line">
-              <span className="soft">{w.goal}</span>
-              <span className="big figure">
+            <div className={goalCss.goalLine} data-part="goal-line">
+              <Typography color="textSecondary" component="span">
+                {w.goal}
+              </Typography>
+              <Typography variant="big">
                 {wanted === null ? (
                   '—'
                 ) : (
@@ -50,16 +59,16 @@ export function SetModule({ bow }: { bow: BowRecord }) {
                     text={w.settingOf(write(wanted, 'length', units), moduleLabel(bow, wanted))}
                   />
                 )}
-              </span>
+              </Typography>
               <Button variant="outlined" onClick={() => setOverruling(true)}>
                 {w.otherStep}
               </Button>
             </div>
-            <p className="verdict">{w.setEach(bow.moduleCams.length)}</p>
+            <Verdict>{w.setEach(bow.moduleCams.length)}</Verdict>
             {uneven && (
-              <p className="note" data-kind="stop" role="alert">
+              <Note kind="stop" role="alert">
                 {w.uneven}
-              </p>
+              </Note>
             )}
             {bow.moduleCams.map((cam) => (
               <CamPositions key={cam} bow={bow} cam={cam} steps={shown} wanted={wanted} />
@@ -72,7 +81,7 @@ export function SetModule({ bow }: { bow: BowRecord }) {
           </>
         )}
         {overruling && <GoalPanel goal="moduleStep" onClose={() => setOverruling(false)} />}
-      </main>
+      </Work>
       <Margin
         because={[
           moduleStepMm !== null
@@ -112,30 +121,30 @@ function CamPositions({
     setTrouble(answer?.message ?? '');
   };
   return (
-    <section className="block">
-      <h3 className="block-title">
+    <Block>
+      <BlockTitle>
         {w.cam[cam]} {w.standsAt}{' '}
-        <b className="ink">
+        <Typography color="textPrimary" component="b">
           {stands === null ? '—' : <WithFractions text={write(stands, 'length', units)} />}
-        </b>
-      </h3>
-      <div className="positions" role="group" aria-label={w.cam[cam]}>
+        </Typography>
+      </BlockTitle>
+      <div className={css.positions} role="group" aria-label={w.cam[cam]}>
         {steps.map((step) => (
-          <button
+          <Press
             key={step}
             type="button"
             aria-pressed={stands !== null && Math.abs(stands - step) < 0.5}
             data-wanted={wanted !== null && Math.abs(wanted - step) < 0.5 ? 'yes' : 'no'}
             onClick={() => void take(step)}
           >
-            <span className="position-label">{moduleLabel(bow, step, cam)}</span>
-            <span className="figure">
+            <span className={css.positionLabel}>{moduleLabel(bow, step, cam)}</span>
+            <Typography variant="figure">
               <WithFractions text={figureText(writeParts(step, 'length', units))} />
-            </span>
-          </button>
+            </Typography>
+          </Press>
         ))}
       </div>
-      {trouble && <p className="field-error">{trouble}</p>}
-    </section>
+      {trouble && <FieldError>{trouble}</FieldError>}
+    </Block>
   );
 }

@@ -1,6 +1,10 @@
+import Typography from '@mui/material/Typography';
 import type { TurnMove } from '@/core/fit';
 import { WithFractions } from '../../fields/Figure';
 import { bow as w } from '../../words';
+import { Note } from '../../pieces/texts';
+import { Rows } from '../../pieces/layout';
+import css from './TurningPlan.module.css';
 
 /** Pauses at which both bolts stand alike: upper, lower, and at the end the scale. */
 export function TurningPlan({
@@ -14,31 +18,31 @@ export function TurningPlan({
   reached: boolean;
 }) {
   if (moves.length === 0) {
-    return (
-      <p className="note" data-kind={reached ? 'good' : undefined}>
-        {reached ? w.planDone : w.planEnd}
-      </p>
-    );
+    return <Note kind={reached ? 'good' : undefined}>{reached ? w.planDone : w.planEnd}</Note>;
   }
   // Every pause has both limbs turned alike; one line says both.
   const pauses = moves.filter((move) => move.limb === 'upper');
   const move = ({ turns }: TurnMove) =>
     turns > 0 ? w.turnsOut(say(turns)) : w.turnsIn(say(-turns));
   return (
-    <ol className="rows plan-rows">
+    <Rows as="ol" className={css.planRows} data-part="plan-rows">
       {pauses.map((pause, i) => (
         <li key={i}>
-          <span className="soft">{i + 1}</span>
+          <Typography color="textSecondary" component="span">
+            {i + 1}
+          </Typography>
           <span>{w.upperThenLower}</span>
-          <b className="figure">
+          <Typography variant="figure" component="b">
             <WithFractions text={move(pause)} />
-          </b>
+          </Typography>
         </li>
       ))}
       <li>
-        <span className="soft">{pauses.length + 1}</span>
+        <Typography color="textSecondary" component="span">
+          {pauses.length + 1}
+        </Typography>
         <span>{w.thenWeigh}</span>
       </li>
-    </ol>
+    </Rows>
   );
 }

@@ -2,8 +2,13 @@
 import { useId } from 'react';
 import Add from '@mui/icons-material/Add';
 import Remove from '@mui/icons-material/Remove';
+import Typography from '@mui/material/Typography';
 import { figureText, read, write, writeParts, type ReadOptions } from '@/core/units';
+import { Press } from '../../pieces/Press';
 import { bow as w } from '../../words';
+import { FieldError, Note } from '../../pieces/texts';
+import measureCss from '../../fields/measure.module.css';
+import css from './TurnsField.module.css';
 
 const QUARTER = 0.25;
 
@@ -27,20 +32,22 @@ export function TurnsField({
   const wrong = !result.ok && text.trim() !== '' ? result.message : null;
   const limitText = write(limit, 'turns', options.shop);
   return (
-    <div className="turns-field">
-      <label className="field-label" htmlFor={id}>
+    <div>
+      <label className={measureCss.fieldLabel} htmlFor={id}>
         <span>{w.standAt}</span>
-        <span className="soft">{w.limit(limitText)}</span>
+        <Typography color="textSecondary" component="span">
+          {w.limit(limitText)}
+        </Typography>
       </label>
-      <div className="stepper" data-wrong={wrong ? 'yes' : 'no'}>
-        <button
+      <div className={css.stepper} data-part="stepper" data-wrong={wrong ? 'yes' : 'no'}>
+        <Press
           type="button"
           aria-label={w.less}
           disabled={value !== null && value <= 0}
           onClick={() => put((value ?? 0) - QUARTER)}
         >
           <Remove />
-        </button>
+        </Press>
         <input
           id={id}
           value={text}
@@ -50,19 +57,19 @@ export function TurnsField({
           aria-describedby={`${id}-wrong`}
           onChange={(event) => onText(event.target.value)}
         />
-        <button
+        <Press
           type="button"
           aria-label={w.more}
           disabled={value !== null && value >= limit}
           onClick={() => put((value ?? 0) + QUARTER)}
         >
           <Add />
-        </button>
+        </Press>
       </div>
-      <div id={`${id}-wrong`} className="field-error" role={wrong ? 'alert' : undefined}>
+      <FieldError id={`${id}-wrong`} role={wrong ? 'alert' : undefined}>
         {wrong}
-      </div>
-      {value !== null && value >= limit && <p className="note">{w.hardStop(limitText)}</p>}
+      </FieldError>
+      {value !== null && value >= limit && <Note>{w.hardStop(limitText)}</Note>}
     </div>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 import { useState } from 'react';
+import Typography from '@mui/material/Typography';
+import Button from '@mui/material/Button';
 import { camTiming, type BowRecord } from '@/core/bow';
 import { addedTo, readOptionsFor } from '@/core/job';
 import {
@@ -15,6 +17,7 @@ import {
 } from '@/core/setup';
 import { dependents } from '@/core/ripple';
 import { write } from '@/core/units';
+import { Press } from '../../pieces/Press';
 import { CamTimingDrawing } from '../../drawings/CamTimingDrawing';
 import { Choice } from '../../fields/Choice';
 import { WithFractions } from '../../fields/Figure';
@@ -25,7 +28,11 @@ import { Dock } from '../../job/Dock';
 import { LastValue } from '../../job/LastValue';
 import { AgainNote } from '../../job/AgainNote';
 import { bow as b, twists as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Block, BlockTitle, Rows, Split } from '../../pieces/layout';
 import { BowParts } from './BowParts';
+import methodCss from '../../fields/method.module.css';
+import css from './Twists.module.css';
 
 const KEYS = ['drawLength', 'stringTwists', 'timing', 'cableTwists'] as const;
 type Key = (typeof KEYS)[number];
@@ -48,26 +55,26 @@ export function Twists({ bow }: { bow: BowRecord }) {
     latest(history, 'drawLength') !== null && !fresherThan(history, 'drawLength', 'stringTwists');
   return (
     <>
-      <main className="work">
+      <Work>
         <BowParts current="twists" />
-        <div className="split twist-advice">
+        <Split className={css.twistAdvice}>
           <section>
-            <h3 className="block-title">{w.string}</h3>
+            <BlockTitle>{w.string}</BlockTitle>
             {target ? (
               <>
-                <p className="twist-say">
+                <p className={css.twistSay} data-part="twist-say">
                   <WithFractions
                     text={twistedSince ? w.readAgain : w.stringDo(target.si - standing, units)}
                   />
                 </p>
-                <p className="soft">
+                <Typography color="textSecondary">
                   <WithFractions text={`${target.reason}.`} />
-                </p>
+                </Typography>
               </>
             ) : (
-              <p className="soft">{w.noLength}</p>
+              <Typography color="textSecondary">{w.noLength}</Typography>
             )}
-            <p className="small soft">
+            <Typography variant="small" color="textSecondary" component="p">
               <WithFractions
                 text={w.response(
                   write(Math.abs(response.perTwistMm), 'length', millimetres, { decimals: 1 }),
@@ -75,24 +82,24 @@ export function Twists({ bow }: { bow: BowRecord }) {
                   response.moves,
                 )}
               />
-            </p>
+            </Typography>
           </section>
           <Timing bow={bow} />
-        </div>
-        <div className="block">
-          <ul className="rows method-rows">
+        </Split>
+        <Block as="div">
+          <Rows className={methodCss.methodRows} data-part="method-rows">
             {keys.map((key) => (
               <ValueRow key={key} of={key} current={key === current} onChoose={() => choose(key)} />
             ))}
-          </ul>
+          </Rows>
           <TakeValue
             key={current}
             of={current}
             onTaken={() => choose(null)}
             onTyping={() => choose(current)}
           />
-        </div>
-      </main>
+        </Block>
+      </Work>
       <Margin
         because={[
           w.because.rule,
@@ -129,19 +136,19 @@ function Timing({ bow }: { bow: BowRecord }) {
   const old = gap !== null && !fresherThan(history, 'timing', 'cableTwists');
   return (
     <section>
-      <h3 className="block-title">{w.timing}</h3>
+      <BlockTitle>{w.timing}</BlockTitle>
       {!advice.ok ? (
-        <p className="soft">{advice.message}</p>
+        <Typography color="textSecondary">{advice.message}</Typography>
       ) : gap === null ? (
-        <p className="soft">{w.notSeen}</p>
+        <Typography color="textSecondary">{w.notSeen}</Typography>
       ) : (
-        <div className="timing">
+        <div className={css.timing}>
           <CamTimingDrawing
             gapMm={gap}
             label={write(Math.abs(gap), 'length', units, { decimals: 1 })}
           />
           <div>
-            <p className="twist-say">
+            <p className={css.twistSay} data-part="twist-say">
               <WithFractions
                 text={
                   old
@@ -151,20 +158,20 @@ function Timing({ bow }: { bow: BowRecord }) {
               />
             </p>
             {!old && advice.twists !== 0 && (
-              <p className="soft">
+              <Typography color="textSecondary">
                 {advice.why}{' '}
                 {w.expected(
                   write(advice.expectedMm, 'length', units, { signed: true, decimals: 1 }),
                   write(advice.sigmaMm, 'length', units, { decimals: 1 }),
                 )}
-              </p>
+              </Typography>
             )}
-            <p className="small soft">
+            <Typography variant="small" color="textSecondary" component="p">
               {w.timingResponse(
                 write(Math.abs(advice.response.perTwistMm), 'length', units, { decimals: 1 }),
                 advice.response.moves,
               )}
-            </p>
+            </Typography>
           </div>
         </div>
       )}
@@ -179,27 +186,34 @@ function ValueRow({ of, current, onChoose }: { of: Key; current: boolean; onChoo
   const rows = (derived.history.get(of) ?? []).slice(-3);
   return (
     <li>
-      <button
+      <Press
         type="button"
-        className="method"
+        className={methodCss.method}
+        data-part="method"
         aria-pressed={current}
         aria-label={w.measure(name)}
         onClick={onChoose}
       >
-        <span className="method-name">{name}</span>
-        <span className="method-value">
+        <span className={methodCss.methodName}>{name}</span>
+        <span className={methodCss.methodValue}>
           {rows.length === 0 ? (
-            <span className="soft">{w.notYet}</span>
+            <Typography color="textSecondary" component="span">
+              {w.notYet}
+            </Typography>
           ) : (
             rows.map((reading) => (
-              <span key={reading.seq} className="figure">
+              <Typography key={reading.seq} variant="figure">
                 <WithFractions text={readingText(reading, units)} />
-              </span>
+              </Typography>
             ))
           )}
         </span>
-        {current && <span className="method-how small soft">{how}.</span>}
-      </button>
+        {current && (
+          <Typography variant="small" color="textSecondary" className={methodCss.methodHow}>
+            {how}.
+          </Typography>
+        )}
+      </Press>
       <AgainNote of={[of]} />
     </li>
   );
@@ -230,11 +244,11 @@ function TakeValue({
   return (
     <Dock>
       {of === 'timing' && (
-        <div className="timing-first">
+        <div className={css.timingFirst}>
           <Choice label={w.touchedFirst} value={first} options={w.firsts} onChange={setFirst} />
-          <button type="button" className="plain-button" onClick={() => void take('0')}>
+          <Button type="button" variant="plain" onClick={() => void take('0')}>
             {w.together}
-          </button>
+          </Button>
         </div>
       )}
       <MeasureField

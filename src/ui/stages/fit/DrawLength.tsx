@@ -28,11 +28,16 @@ import { useJob } from '../../job/JobProvider';
 import { LastValue } from '../../job/LastValue';
 import { Margin } from '../../job/Margin';
 import { fit as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Note } from '../../pieces/texts';
+import { Block, BlockTitle, Rows } from '../../pieces/layout';
 import { FitHead } from './FitHead';
 import { lengthReasons } from './length-reasons';
 import { MethodRow } from './MethodRow';
 import { ShopModules } from './ShopModules';
 import { useLengthTake } from './useLengthTake';
+import methodCss from '../../fields/method.module.css';
+import css from './DrawLength.module.css';
 
 /** What is shown: the consensus, and while a number is typed where it would lead. */
 function useLength(bows: readonly BowRecord[]) {
@@ -70,7 +75,7 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
   const { take, asking, options } = useLengthTake(method, () => choose(null));
   return (
     <>
-      <main className="work">
+      <Work>
         <FitHead
           part="length"
           aside={
@@ -93,14 +98,14 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
         />
         {result && <Disagreement result={result} />}
         {derived.posture.contradiction && (
-          <p className="note" role="status">
+          <Note role="status">
             <WithFractions text={derived.posture.contradiction} />
-          </p>
+          </Note>
         )}
-        <div className="block">
+        <Block as="div">
           <section>
-            <h3 className="block-title">{w.readings}</h3>
-            <ul className="rows method-rows">
+            <BlockTitle>{w.readings}</BlockTitle>
+            <Rows className={methodCss.methodRows} data-part="method-rows">
               {DRAW_LENGTH_METHODS.map((entry) => (
                 <MethodRow
                   key={entry.method}
@@ -110,7 +115,7 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
                   onChoose={() => choose(entry.method)}
                 />
               ))}
-            </ul>
+            </Rows>
             <School />
           </section>
           <Dock>
@@ -129,10 +134,10 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
               addsMm={addedTo(method)}
             />
           </Dock>
-        </div>
+        </Block>
         {result && <ShopModules bows={bows} target={result.drawLengthMm} />}
         {asking}
-      </main>
+      </Work>
       <Margin
         because={lengthReasons(snapshot, derived, DEFAULT_LOOP_MM)}
         watch={[
@@ -152,13 +157,13 @@ export function DrawLength({ bows }: { bows: readonly BowRecord[] }) {
 function Disagreement({ result: { apart, disagree, outlier } }: { result: DrawLengthResult }) {
   if (apart === null && !disagree) return null;
   return (
-    <p className="note" role="status">
+    <Note role="status">
       {apart !== null
         ? w.apartText(methodEntry(apart).name)
         : outlier === null
           ? w.disagreeNobody
           : w.disagreeText(methodEntry(outlier).name)}
-    </p>
+    </Note>
   );
 }
 
@@ -168,7 +173,7 @@ function School() {
   const { job, shop } = snapshot;
   const own = job.loopCounts !== null && job.loopCounts !== shop.loopCounts;
   return (
-    <div className="school">
+    <div className={css.school}>
       <Choice
         label={w.school}
         value={own ? 'own' : 'shop'}

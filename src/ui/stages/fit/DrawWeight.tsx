@@ -1,6 +1,8 @@
 'use client';
 import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Stack from '@mui/material/Stack';
 import type { BowRecord } from '@/core/bow';
 import {
   growthPlan,
@@ -23,7 +25,12 @@ import { Margin } from '../../job/Margin';
 import { Dock } from '../../job/Dock';
 import { LastValue } from '../../job/LastValue';
 import { fit as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Block, BlockTitle, Rows, Verdict } from '../../pieces/layout';
+import { Note, Tag } from '../../pieces/texts';
 import { FitHead } from './FitHead';
+import goalCss from '../bow/goal.module.css';
+import css from './DrawWeight.module.css';
 
 /** Trials on a shop bow instead of a guess; the start weight follows. */
 export function DrawWeight() {
@@ -55,9 +62,10 @@ export function DrawWeight() {
   const [agreed, setAgreed] = useState(0);
   const hurt = trials.slice(agreed).some(({ outcome }) => outcome === 'pain');
   const prior = firstTrialN(archer);
+  const Legal = fitWeight.startN < (snapshot.job.legalMinimumN ?? 0) ? Note : Verdict;
   return (
     <>
-      <main className="work">
+      <Work>
         <FitHead part="weight" />
         <WeightCurve
           result={fitWeight}
@@ -67,50 +75,52 @@ export function DrawWeight() {
           legalN={snapshot.job.legalMinimumN}
         />
         {snapshot.job.legalMinimumN !== null && trials.length > 0 && (
-          <p className={fitWeight.startN < snapshot.job.legalMinimumN ? 'note' : 'verdict'}>
+          <Legal>
             {(fitWeight.startN < snapshot.job.legalMinimumN ? w.legalUnder : w.legalOver)(
               say(snapshot.job.legalMinimumN),
               snapshot.job.legalPlace,
             )}
-          </p>
+          </Legal>
         )}
-        <div className="block">
+        <Block as="div">
           <section>
-            <h3 className="block-title">{w.trials}</h3>
-            <ul className="rows trial-rows">
+            <BlockTitle>{w.trials}</BlockTitle>
+            <Rows className={goalCss.trialRows} data-part="trial-rows">
               {rows.map((reading) => (
                 <li key={reading.seq}>
-                  <span className="figure">
+                  <Typography variant="figure">
                     <WithFractions text={reading.entered} />
-                  </span>
-                  <span className="tag" data-kind={tagOf(reading.outcome!)}>
-                    {w.outcomeNames[reading.outcome!]}
-                  </span>
+                  </Typography>
+                  <Tag kind={tagOf(reading.outcome!)}>{w.outcomeNames[reading.outcome!]}</Tag>
                   <span>
                     {reading.si2 !== null && w.held(secondsText(reading.si2))}
                     {!isOfHand(reading, archer.hand) && w.otherHand(reading.hand!)}
                   </span>
-                  <span className="small soft trial-who">
+                  <Typography variant="small" color="textSecondary" className={css.trialWho}>
                     {reading.who}, {whenText(reading.at, shop.timeZone, snapshot.today)}
-                  </span>
+                  </Typography>
                   <Discard seq={reading.seq} />
                 </li>
               ))}
-              {rows.length === 0 && <li className="soft">{w.noTrial}</li>}
-            </ul>
+              {rows.length === 0 && (
+                <Typography color="textSecondary" component="li">
+                  {w.noTrial}
+                </Typography>
+              )}
+            </Rows>
             <StopWatch key={trial} onSeconds={hold} />
             {trials.length > 0 && snapshot.bow && <Growth bow={snapshot.bow} />}
           </section>
           <Dock>
             {hurt ? (
-              <div className="stack" role="alert">
-                <p className="note" data-kind="stop">
+              <Stack spacing={2} role="alert">
+                <Note kind="stop">
                   <b>{w.painTitle}</b> {w.painText(next)}
-                </p>
+                </Note>
                 <Button variant="outlined" onClick={() => setAgreed(trials.length)}>
                   {w.painGoOn}
                 </Button>
-              </div>
+              </Stack>
             ) : (
               <MeasureField
                 last={<LastValue of="weightTrial" />}
@@ -122,7 +132,7 @@ export function DrawWeight() {
                 // Enter alone says nothing of how it went, and must not be taken for "smooth".
                 onTake={async () => ({ message: w.sayHow, pointer: '' })}
                 actions={(takeBy) => (
-                  <div className="outcomes" role="group" aria-label={w.howItWent}>
+                  <div className={css.outcomes} role="group" aria-label={w.howItWent}>
                     {w.outcomes.map(({ id, name, hint }) => (
                       <Button
                         key={id}
@@ -138,8 +148,8 @@ export function DrawWeight() {
               />
             )}
           </Dock>
-        </div>
-      </main>
+        </Block>
+      </Work>
       <Margin
         because={[
           ...(trials.length > 0 ? [w.because.startWhy(trials.length)] : []),
@@ -175,25 +185,27 @@ function Growth({ bow }: { bow: BowRecord }) {
   });
   return (
     <>
-      <h3 className="block-title growth-title">{w.growth}</h3>
+      <BlockTitle className={css.growthTitle}>{w.growth}</BlockTitle>
       <p>{w.holdingNow(say(peakN * (1 - bow.letOff)), say(peakN), Math.round(bow.letOff * 100))}</p>
       {plan.length === 0 ? (
-        <p className="soft">{w.noRoom(say(bow.maxPeakN))}</p>
+        <Typography color="textSecondary">{w.noRoom(say(bow.maxPeakN))}</Typography>
       ) : (
         <>
-          <ol className="rows growth-rows">
+          <Rows as="ol" className={css.growthRows} data-part="growth-rows">
             {plan.map((step) => (
               <li key={step.day}>
-                <span className="figure">{plainDay(step.day)}</span>
-                <b className="figure">{say(step.peakN)}</b>
+                <Typography variant="figure">{plainDay(step.day)}</Typography>
+                <Typography variant="figure" component="b">
+                  {say(step.peakN)}
+                </Typography>
               </li>
             ))}
-          </ol>
-          <p className="small soft">
+          </Rows>
+          <Typography variant="small" color="textSecondary" component="p">
             {w.holdTest(HOLD_TEST, say(isStrained ? strainedN : bow.maxPeakN), isStrained)}{' '}
             {child &&
               w.childSlow(spoken(N_PER_POUND, 'force', shop.units, 'a pound', { decimals: 1 }))}
-          </p>
+          </Typography>
         </>
       )}
     </>

@@ -1,6 +1,8 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import {
   EYE_HANDLINGS,
   EYE_TEST_STEPS,
@@ -10,10 +12,17 @@ import {
   type EyeSeen,
 } from '@/core/fit';
 import { eyeTries } from '@/core/job';
+import { Press } from '../../pieces/Press';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { fit as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Block, BlockTitle, Split, Verdict } from '../../pieces/layout';
+import { FieldError, Note, Tag } from '../../pieces/texts';
 import { FitHead } from './FitHead';
+import waysCss from '../kit/ways.module.css';
+import stepsCss from './steps.module.css';
+import css from './EyeTest.module.css';
 
 /** Which eye aims, tested; and what is done when it is not the hand's side. */
 export function EyeTest() {
@@ -34,46 +43,44 @@ export function EyeTest() {
   };
   return (
     <>
-      <main className="work">
+      <Work>
         <FitHead part="eye" />
-        <div className="split">
+        <Split>
           <section>
-            <h3 className="block-title">{w.eyeHow}</h3>
-            <ol className="plain-steps">
+            <BlockTitle>{w.eyeHow}</BlockTitle>
+            <ol className={stepsCss.plainSteps}>
               {EYE_TEST_STEPS.map((step) => (
                 <li key={step}>{step}</li>
               ))}
             </ol>
           </section>
-          <section className="stack">
-            <h3 className="block-title">
+          <Stack spacing={2} component="section">
+            <BlockTitle>
               {w.eyeTry(Math.min(tries.length + 1, EYE_TEST_TRIES), eyeTestResult(tries).settled)}
-            </h3>
-            <div className="eye-buttons" role="group" aria-label={w.eyeWhich}>
+            </BlockTitle>
+            <div className={css.eyeButtons} role="group" aria-label={w.eyeWhich}>
               {(['left', 'right', 'unsure'] as const).map((seen) => (
                 <Button key={seen} variant="outlined" onClick={() => void take(seen)}>
                   {w.eyeSeen[seen]}
                 </Button>
               ))}
             </div>
-            <p className="eye-tries" aria-live="polite">
+            <p className={css.eyeTries} aria-live="polite">
               {tries.slice(-EYE_TEST_TRIES).map((seen, i) => (
-                <span key={i} className="tag" data-kind="plain">
+                <Tag key={i} kind="plain">
                   {w.eyeSeen[seen]}
-                </span>
+                </Tag>
               ))}
             </p>
-            {trouble && <p className="field-error">{trouble}</p>}
-            <p className="verdict">{w.eyeResult(eyeTestResult(tries), archer.dominantEye)}</p>
-          </section>
-        </div>
+            {trouble && <FieldError>{trouble}</FieldError>}
+            <Verdict>{w.eyeResult(eyeTestResult(tries), archer.dominantEye)}</Verdict>
+          </Stack>
+        </Split>
         {archer.dominantEye !== 'unsure' && archer.dominantEye !== archer.hand && <Conflict />}
         {archer.dominantEye === archer.hand && archer.eyeHandling === 'otherHand' && (
-          <p className="note" data-kind="good">
-            {w.handFollows(archer.hand)}
-          </p>
+          <Note kind="good">{w.handFollows(archer.hand)}</Note>
         )}
-      </main>
+      </Work>
       <Margin
         because={[w.because.eye, w.because.eyeTwice]}
         watch={[
@@ -97,19 +104,21 @@ function Conflict() {
     });
   };
   return (
-    <section className="block">
-      <h3 className="block-title">{w.conflict(hand, dominantEye)}</h3>
-      <ul className="ways" aria-label={w.conflict(hand, dominantEye)}>
+    <Block>
+      <BlockTitle>{w.conflict(hand, dominantEye)}</BlockTitle>
+      <ul className={waysCss.ways} data-part="ways" aria-label={w.conflict(hand, dominantEye)}>
         {EYE_HANDLINGS.map(({ id, name, text, then }) => (
           <li key={id}>
-            <button type="button" aria-pressed={eyeHandling === id} onClick={() => choose(id)}>
+            <Press type="button" aria-pressed={eyeHandling === id} onClick={() => choose(id)}>
               <b>{name}</b>
               <span>{text}</span>
-              <span className="small soft">{then}</span>
-            </button>
+              <Typography variant="small" color="textSecondary">
+                {then}
+              </Typography>
+            </Press>
           </li>
         ))}
       </ul>
-    </section>
+    </Block>
   );
 }

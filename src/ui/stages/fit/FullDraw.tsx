@@ -1,6 +1,8 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Stack from '@mui/material/Stack';
 import {
   POSTURE,
   POSTURE_SEEN,
@@ -10,6 +12,7 @@ import {
 } from '@/core/fit';
 import { archerCautions, postureKey, postureLooks, readOptionsFor } from '@/core/job';
 import { write } from '@/core/units';
+import { Press } from '../../pieces/Press';
 import { ArcherDrawing } from '../../drawings/ArcherDrawing';
 import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
@@ -18,7 +21,13 @@ import { Margin } from '../../job/Margin';
 import { Dock } from '../../job/Dock';
 import { LastValue } from '../../job/LastValue';
 import { fit as w } from '../../words';
+import { Work } from '../../job/Work';
+import { FieldError, Note } from '../../pieces/texts';
+import { Block, Verdict } from '../../pieces/layout';
 import { FitHead } from './FitHead';
+import goalCss from '../bow/goal.module.css';
+import css from './FullDraw.module.css';
+import stepsCss from './steps.module.css';
 
 /** A guided look at full draw; what is seen stands beside the number and is never mixed into it. */
 export function FullDraw() {
@@ -30,27 +39,29 @@ export function FullDraw() {
   const [anew, setAnew] = useState(false);
   return (
     <>
-      <main className="work">
+      <Work>
         <FitHead part="posture" />
         {drawnMm === null || anew ? (
           <BowInHand onTaken={() => setAnew(false)} />
         ) : (
           <>
-            <div className="goal-line">
-              <span className="soft">{w.bowInHand}</span>
-              <span className="big figure">
+            <div className={goalCss.goalLine} data-part="goal-line">
+              <Typography color="textSecondary" component="span">
+                {w.bowInHand}
+              </Typography>
+              <Typography variant="big">
                 <WithFractions text={write(drawnMm, 'length', snapshot.shop.units)} />
-              </span>
+              </Typography>
               <Button variant="outlined" onClick={() => setAnew(true)}>
                 {w.newLook}
               </Button>
             </div>
             <Evidence evidence={derived.posture} />
-            <div className="posture-tabs" role="group" aria-label={w.places}>
+            <div className={css.postureTabs} role="group" aria-label={w.places}>
               {POSTURE.map((entry) => {
                 const seen = looks.find((look) => look.place === entry.id)?.seen;
                 return (
-                  <button
+                  <Press
                     key={entry.id}
                     type="button"
                     aria-pressed={entry.id === current?.id}
@@ -58,20 +69,18 @@ export function FullDraw() {
                   >
                     <b>{entry.name}</b>
                     <span data-seen={seen ?? 'no'}>{seen ? w.seen[seen] : w.notLooked}</span>
-                  </button>
+                  </Press>
                 );
               })}
             </div>
             {current ? (
               <Look entry={current} onSeen={() => choose(null)} />
             ) : (
-              <p className="note" data-kind="good">
-                {w.allLooked}
-              </p>
+              <Note kind="good">{w.allLooked}</Note>
             )}
           </>
         )}
-      </main>
+      </Work>
       <Margin
         because={[w.because.evidence, w.because.signs]}
         watch={[
@@ -89,15 +98,15 @@ export function FullDraw() {
 function BowInHand({ onTaken }: { onTaken: () => void }) {
   const { snapshot, send } = useJob();
   return (
-    <div className="block">
-      <section className="stack">
-        <p className="lead">{w.lookFirst}</p>
-        <ol className="plain-steps">
+    <Block as="div">
+      <Stack spacing={2} component="section">
+        <p className={css.lead}>{w.lookFirst}</p>
+        <ol className={stepsCss.plainSteps}>
           {w.lookSteps.map((step) => (
             <li key={step}>{step}</li>
           ))}
         </ol>
-      </section>
+      </Stack>
       <Dock>
         <MeasureField
           last={<LastValue of="postureBow" />}
@@ -114,22 +123,22 @@ function BowInHand({ onTaken }: { onTaken: () => void }) {
           }}
         />
       </Dock>
-    </div>
+    </Block>
   );
 }
 
 /** Number and eye side by side. */
 function Evidence({ evidence }: { evidence: PostureEvidence }) {
   const { right, tooLong, tooShort, asks, contradiction } = evidence;
-  if (right + tooLong + tooShort === 0) return <p className="verdict">{w.lookNow}</p>;
+  if (right + tooLong + tooShort === 0) return <Verdict>{w.lookNow}</Verdict>;
   return contradiction ? (
-    <p className="note" role="status">
+    <Note role="status">
       <WithFractions text={contradiction} />
-    </p>
+    </Note>
   ) : (
-    <p className="verdict">
+    <Verdict>
       {w.signs(tooLong, tooShort, right)} <b>{w.eyeAsks[asks]}</b>
-    </p>
+    </Verdict>
   );
 }
 
@@ -148,18 +157,20 @@ function Look({ entry, onSeen }: { entry: PostureEntry; onSeen: () => void }) {
   };
   return (
     <section>
-      <h3 className="look-title">{name}</h3>
-      <p className="soft">{look}</p>
-      <div className="looks" role="group" aria-label={name}>
+      <h3 className={css.lookTitle} data-part="look-title">
+        {name}
+      </h3>
+      <Typography color="textSecondary">{look}</Typography>
+      <div className={css.looks} data-part="looks" role="group" aria-label={name}>
         {POSTURE_SEEN.map((seen) => (
-          <button key={seen} type="button" data-seen={seen} onClick={() => void take(seen)}>
+          <Press key={seen} type="button" data-seen={seen} onClick={() => void take(seen)}>
             <ArcherDrawing place={id} seen={seen} mirrored={snapshot.archer.hand === 'left'} />
             <b>{w.seen[seen]}</b>
             <span>{signs[seen]}</span>
-          </button>
+          </Press>
         ))}
       </div>
-      {trouble && <p className="field-error">{trouble}</p>}
+      {trouble && <FieldError>{trouble}</FieldError>}
     </section>
   );
 }

@@ -1,11 +1,15 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import { methodEntry, type DrawLengthMethod } from '@/core/fit';
 import type { FitReading } from '@/core/job';
+import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { Discard } from '../../job/Discard';
 import { useJob } from '../../job/JobProvider';
 import { fit as w } from '../../words';
+import methodCss from '../../fields/method.module.css';
+import css from './MethodRow.module.css';
 
 /** One method of measuring the draw length with what it brought; the current one says how it is done. */
 export function MethodRow({
@@ -24,40 +28,43 @@ export function MethodRow({
   const last = readings.at(-1);
   return (
     <li>
-      <button
+      <Press
         type="button"
-        className="method"
+        className={methodCss.method}
+        data-part="method"
         aria-pressed={current}
         aria-label={w.measure(name)}
         onClick={onChoose}
       >
-        <span className="method-name">{name}</span>
-        <span className="method-value">
+        <span className={methodCss.methodName}>{name}</span>
+        <span className={methodCss.methodValue}>
           {readings.length === 0 ? (
-            <span className="soft">{w.notYet}</span>
+            <Typography color="textSecondary" component="span">
+              {w.notYet}
+            </Typography>
           ) : (
             readings.map((reading) => (
-              <span key={reading.seq} className="figure">
+              <Typography key={reading.seq} variant="figure">
                 <WithFractions text={reading.entered} />
-              </span>
+              </Typography>
             ))
           )}
         </span>
         {(current || last) && (
-          <span className="method-how small soft">
+          <Typography variant="small" color="textSecondary" className={methodCss.methodHow}>
             {current ? `${how}.` : ''}{' '}
             {last && `${last.who}, ${whenText(last.at, snapshot.shop.timeZone, snapshot.today)}`}
-          </span>
+          </Typography>
         )}
-      </button>
+      </Press>
       {current && readings.length > 0 && (
-        <div className="method-readings">
+        <div className={css.methodReadings}>
           {readings.map((reading, i) => (
-            <span key={reading.seq} className="method-reading">
-              <span className="small soft">
+            <span key={reading.seq} className={css.methodReading}>
+              <Typography variant="small" color="textSecondary">
                 <WithFractions text={reading.entered} />
                 {method === 'fittingBow' && i < readings.length - 1 && ` · ${w.older}`}
-              </span>
+              </Typography>
               <Discard seq={reading.seq} />
             </span>
           ))}

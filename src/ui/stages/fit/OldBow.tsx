@@ -1,8 +1,10 @@
 'use client';
 import { useState } from 'react';
+import Typography from '@mui/material/Typography';
 import { methodEntry, OLD_BOW, type OldBowKey } from '@/core/fit';
 import { addedTo, readOptionsFor, type FitReading } from '@/core/job';
 import { write } from '@/core/units';
+import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
@@ -10,7 +12,11 @@ import { Margin } from '../../job/Margin';
 import { Dock } from '../../job/Dock';
 import { LastValue } from '../../job/LastValue';
 import { fit as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Note } from '../../pieces/texts';
+import { Rows } from '../../pieces/layout';
 import { FitHead } from './FitHead';
+import methodCss from '../../fields/method.module.css';
 
 type Key = OldBowKey | 'fittingBow';
 
@@ -41,51 +47,58 @@ export function OldBow() {
     oldPeak !== undefined && fitReadings.some(({ outcome }) => outcome) && oldPeak > start + 4.5;
   return (
     <>
-      <main className="work">
+      <Work>
         <FitHead part="old" />
         {heavy && (
-          <p className="note" role="status">
+          <Note role="status">
             {w.oldHeavy(
               write(oldPeak, 'force', shop.units, { decimals: 0 }),
               write(start, 'force', shop.units, { decimals: 0 }),
             )}
-          </p>
+          </Note>
         )}
         <div>
-          <ul className="rows method-rows">
+          <Rows className={methodCss.methodRows} data-part="method-rows">
             {ENTRIES.map((entry) => {
               const reading = last(entry.key);
               const now = entry.key === current.key;
               return (
                 <li key={entry.key}>
-                  <button
+                  <Press
                     type="button"
-                    className="method"
+                    className={methodCss.method}
+                    data-part="method"
                     aria-pressed={now}
                     aria-label={w.measure(entry.name)}
                     onClick={() => choose(entry.key)}
                   >
-                    <span className="method-name">{entry.name}</span>
-                    <span className="method-value">
+                    <span className={methodCss.methodName}>{entry.name}</span>
+                    <span className={methodCss.methodValue}>
                       {reading ? (
-                        <span className="figure">
+                        <Typography variant="figure">
                           <WithFractions text={reading.entered} />
-                        </span>
+                        </Typography>
                       ) : (
-                        <span className="soft">{w.notYet}</span>
+                        <Typography color="textSecondary" component="span">
+                          {w.notYet}
+                        </Typography>
                       )}
                     </span>
                     {(now || reading) && (
-                      <span className="method-how small soft">
+                      <Typography
+                        variant="small"
+                        color="textSecondary"
+                        className={methodCss.methodHow}
+                      >
                         {now ? `${entry.how}. ` : ''}
                         {reading ? w.oldUse(entry.use) : ''}
-                      </span>
+                      </Typography>
                     )}
-                  </button>
+                  </Press>
                 </li>
               );
             })}
-          </ul>
+          </Rows>
           <Dock>
             <MeasureField
               key={current.key}
@@ -108,7 +121,7 @@ export function OldBow() {
             />
           </Dock>
         </div>
-      </main>
+      </Work>
       <Margin
         because={[w.because.old, w.because.oldOrder]}
         watch={[

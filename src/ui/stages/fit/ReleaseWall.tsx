@@ -1,4 +1,6 @@
 'use client';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { wallOfStops, wantedWall, type BowRecord } from '@/core/bow';
 import { bowName } from '@/core/bow';
 import type { Archer } from '@/core/job';
@@ -6,7 +8,11 @@ import { Choice } from '../../fields/Choice';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { fit as w, meet } from '../../words';
+import { Work } from '../../job/Work';
+import { Block, BlockTitle, Rows } from '../../pieces/layout';
+import { Tag } from '../../pieces/texts';
 import { FitHead } from './FitHead';
+import css from './ReleaseWall.module.css';
 
 /** What they let go with decides how hard a wall they want; which bows have it. */
 export function ReleaseWall({ bows }: { bows: readonly BowRecord[] }) {
@@ -18,9 +24,9 @@ export function ReleaseWall({ bows }: { bows: readonly BowRecord[] }) {
   const own = bows.filter((bow) => bow.hand === archer.hand);
   return (
     <>
-      <main className="work">
+      <Work>
         <FitHead part="release" />
-        <div className="stack">
+        <Stack spacing={2}>
           <Choice
             wide
             label={meet.release}
@@ -35,30 +41,29 @@ export function ReleaseWall({ bows }: { bows: readonly BowRecord[] }) {
             options={meet.walls}
             onChange={(next) => set({ wall: next })}
           />
-        </div>
-        <section className="block">
-          <h3 className="block-title">{w.wallWanted(wall)}</h3>
-          <ul className="rows wall-rows">
+        </Stack>
+        <Block>
+          <BlockTitle>{w.wallWanted(wall)}</BlockTitle>
+          <Rows className={css.wallRows}>
             {own.map((bow) => {
               const has = wallOfStops(bow.stops);
               return (
                 <li key={bow.id} data-match={wall !== null && has === wall ? 'yes' : 'no'}>
                   <span>{bowName(bow)}</span>
-                  <span className="soft">{bow.stops ? w.stops[bow.stops] : w.stopsUnknown}</span>
-                  <span
-                    className="tag"
-                    data-kind={
-                      wall === null || has === null ? 'plain' : has === wall ? 'in' : 'warn'
-                    }
+                  <Typography color="textSecondary" component="span">
+                    {bow.stops ? w.stops[bow.stops] : w.stopsUnknown}
+                  </Typography>
+                  <Tag
+                    kind={wall === null || has === null ? 'plain' : has === wall ? 'in' : 'warn'}
                   >
                     {has === null ? w.wallUnknown : w.walls[has]}
-                  </span>
+                  </Tag>
                 </li>
               );
             })}
-          </ul>
-        </section>
-      </main>
+          </Rows>
+        </Block>
+      </Work>
       <Margin
         because={[w.because.wallThumb, w.because.wallBack, w.because.wallOwn]}
         watch={[{ id: 'release', text: w.watch.release, stop: true }]}

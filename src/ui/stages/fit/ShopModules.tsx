@@ -1,10 +1,14 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import { bowName, moduleLabel, type BowRecord } from '@/core/bow';
 import { shopModules } from '@/core/fit';
 import { write, type Mm } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { bow as b, fit as w } from '../../words';
+import { Block, BlockTitle, Rows } from '../../pieces/layout';
+import { Tag } from '../../pieces/texts';
+import css from './ShopModules.module.css';
 
 const SHOWN = 4;
 
@@ -20,27 +24,23 @@ export function ShopModules({ bows, target }: { bows: readonly BowRecord[]; targ
   ].slice(0, SHOWN);
   const say = (mm: number, signed = false) => write(mm, 'length', shop.units, { signed });
   return (
-    <section className="block">
-      <h3 className="block-title">{w.shopModules}</h3>
-      <ul className="rows module-rows">
+    <Block>
+      <BlockTitle>{w.shopModules}</BlockTitle>
+      <Rows className={css.moduleRows} data-part="module-rows">
         {shown.map(({ bow, module: { stepMm, remainderMm, twists } }) => (
           <li key={bow.id}>
             <span>
               {bowName(bow)}{' '}
               {bow.id === mine?.id ? (
-                <span className="tag">{w.thisBow}</span>
+                <Tag>{w.thisBow}</Tag>
               ) : (
-                bow.id === nearest && (
-                  <span className="tag" data-kind="in">
-                    {w.wouldTake}
-                  </span>
-                )
+                bow.id === nearest && <Tag kind="in">{w.wouldTake}</Tag>
               )}
             </span>
-            <b className="figure">
+            <Typography variant="figure" component="b">
               <WithFractions text={b.settingOf(say(stepMm), moduleLabel(bow, stepMm))} />
-            </b>
-            <span className="soft">
+            </Typography>
+            <Typography color="textSecondary" component="span">
               <WithFractions
                 text={
                   Math.abs(remainderMm) < 0.8
@@ -48,11 +48,15 @@ export function ShopModules({ bows, target }: { bows: readonly BowRecord[]; targ
                     : w.stepLeft(say(remainderMm, true), b.twists(twists))
                 }
               />
-            </span>
+            </Typography>
           </li>
         ))}
-      </ul>
-      {all.length > SHOWN && <p className="small soft">{w.shopModulesMore(all.length - SHOWN)}</p>}
-    </section>
+      </Rows>
+      {all.length > SHOWN && (
+        <Typography variant="small" color="textSecondary" component="p">
+          {w.shopModulesMore(all.length - SHOWN)}
+        </Typography>
+      )}
+    </Block>
   );
 }

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { HANDOVER_CAUTIONS, openWork } from '@/core/job';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
@@ -12,8 +13,13 @@ import { ReasonPanel } from '../../job/ReasonPanel';
 import { useKept } from '../../keep/useKept';
 import { useStage } from '../../job/useStage';
 import { handover as w, lane } from '../../words';
+import { Work } from '../../job/Work';
+import { Actions, Block, Head, Rows } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
 import { NoBow } from '../bench/BenchStage';
 import { StepWork } from '../bench/StepWork';
+import paperPageCss from '../../pieces/PaperPage.module.css';
+import css from './HandoverStage.module.css';
 
 /** What is open, what was told, and the sheet. */
 export function HandoverStage() {
@@ -23,21 +29,23 @@ export function HandoverStage() {
   const step = derived.plan.steps.find(({ id }) => id === 'fasteners')!;
   return (
     <>
-      <main className="work">
-        <div className="head">
+      <Work>
+        <Head>
           <h2>{w.title}</h2>
-          <span className="spread">{open.length === 0 ? w.ready : w.openCount(open.length)}</span>
-        </div>
+          <Typography variant="aside">
+            {open.length === 0 ? w.ready : w.openCount(open.length)}
+          </Typography>
+        </Head>
         {snapshot.sheets.length > 0 && <Sheets />}
         <Open open={open} />
-        <section className="block">
+        <Block>
           <h3>{w.tight}</h3>
           <StepWork step={step} asked={null} onward={null} />
-        </section>
+        </Block>
         <Cautions />
         <MakeSheet open={open} />
         {snapshot.sheets.length === 0 && <Sheets />}
-      </main>
+      </Work>
       <Margin
         because={[w.because.immutable, w.because.open]}
         watch={[
@@ -53,14 +61,12 @@ function Open({ open }: { open: readonly string[] }) {
   const { states } = useJob();
   const { href } = useStage();
   return (
-    <section className="block">
+    <Block>
       <h3>{w.open}</h3>
       {open.length === 0 ? (
-        <p className="note" data-kind="good">
-          {w.nothingOpen}
-        </p>
+        <Note kind="good">{w.nothingOpen}</Note>
       ) : (
-        <ul className="rows open-rows">
+        <Rows className={css.openRows}>
           {states
             .filter((stage) => stage.open.length > 0 && !['meet', 'handover'].includes(stage.id))
             .map((stage) => (
@@ -69,9 +75,9 @@ function Open({ open }: { open: readonly string[] }) {
                 <span>{stage.open.join(' · ')}</span>
               </li>
             ))}
-        </ul>
+        </Rows>
       )}
-    </section>
+    </Block>
   );
 }
 
@@ -79,12 +85,15 @@ function Cautions() {
   const { snapshot, send } = useJob();
   const told = HANDOVER_CAUTIONS.filter(({ id }) => snapshot.acknowledged.includes(id)).length;
   return (
-    <section className="block">
+    <Block>
       <h3>
-        {w.cautions} <span className="soft">{w.told(told, HANDOVER_CAUTIONS.length)}</span>
+        {w.cautions}{' '}
+        <Typography color="textSecondary" component="span">
+          {w.told(told, HANDOVER_CAUTIONS.length)}
+        </Typography>
       </h3>
-      <p className="soft">{w.tellAll}</p>
-      <ul className="rows caution-rows">
+      <Typography color="textSecondary">{w.tellAll}</Typography>
+      <Rows className={css.cautionRows} data-part="caution-rows">
         {HANDOVER_CAUTIONS.map(({ id, text }) => {
           const yes = snapshot.acknowledged.includes(id);
           return (
@@ -100,8 +109,8 @@ function Cautions() {
             </li>
           );
         })}
-      </ul>
-    </section>
+      </Rows>
+    </Block>
   );
 }
 
@@ -121,7 +130,7 @@ function MakeSheet({ open }: { open: readonly string[] }) {
     if (!answer) forget();
   };
   return (
-    <section className="block make-sheet">
+    <Block>
       {open.length > 0 && (
         <TextField
           id="open-reason"
@@ -133,18 +142,22 @@ function MakeSheet({ open }: { open: readonly string[] }) {
           onChange={(event) => setReason(event.target.value)}
         />
       )}
-      <div className="actions">
+      <Actions>
         <Button variant="contained" disabled={untold || sending} onClick={() => void make()}>
           {revision === 1 ? w.make : w.makeAgain(revision)}
         </Button>
-        {untold && <span className="soft">{w.blocked}</span>}
-      </div>
+        {untold && (
+          <Typography color="textSecondary" component="span">
+            {w.blocked}
+          </Typography>
+        )}
+      </Actions>
       {trouble && (
-        <p className="note" data-kind="stop" role="alert">
+        <Note kind="stop" role="alert">
           {trouble}
-        </p>
+        </Note>
       )}
-    </section>
+    </Block>
   );
 }
 
@@ -152,21 +165,21 @@ function Sheets() {
   const { snapshot } = useJob();
   const { job, sheets, shop, today } = snapshot;
   return (
-    <section className="block">
+    <Block>
       <h3>{w.sheets}</h3>
       {sheets.length === 0 ? (
-        <p className="soft">{w.noSheets}</p>
+        <Typography color="textSecondary">{w.noSheets}</Typography>
       ) : (
-        <ul className="rows sheet-rows">
+        <Rows className={css.sheetRows} data-part="sheet-rows">
           {sheets.map(({ revision, at, who }) => {
             const api = `/api/v1/jobs/${job.id}/sheets/${revision}`;
             return (
               <li key={revision}>
                 <b>{w.revision(revision)}</b>
-                <span className="soft">
+                <Typography color="textSecondary" component="span">
                   {whenText(at, shop.timeZone, today)}, {who}
-                </span>
-                <span className="sheet-links">
+                </Typography>
+                <span className={paperPageCss.sheetLinks}>
                   <Link href={`/jobs/${job.id}/sheet/${revision}`}>{w.page}</Link>
                   <a href={`${api}/pdf?paper=A4`}>{w.a4}</a>
                   <a href={`${api}/pdf?paper=LETTER`}>{w.letter}</a>
@@ -175,10 +188,10 @@ function Sheets() {
               </li>
             );
           })}
-        </ul>
+        </Rows>
       )}
       {job.deliveredAt !== null && <TakeBack />}
-    </section>
+    </Block>
   );
 }
 

@@ -1,7 +1,10 @@
+import Typography from '@mui/material/Typography';
 import type { BuiltArrow } from '@/core/kit';
 import { write, type ShopUnits } from '@/core/units';
 import { arrowWords as w } from '../../words';
+import { Block, BlockTitle, Rows } from '../../pieces/layout';
 import { arrowDecimals } from './ArrowFacts';
+import css from './ArrowChanges.module.css';
 
 /** What single changes of the arrow would do to it: mass, balance, needed spine, speed. */
 export function ArrowChanges({
@@ -13,29 +16,31 @@ export function ArrowChanges({
 }) {
   if (changes.length === 0) return null;
   return (
-    <section className="block">
-      <h3 className="block-title">{w.changes}</h3>
-      <ul className="rows change-rows">
+    <Block>
+      <BlockTitle>{w.changes}</BlockTitle>
+      <Rows className={css.changeRows}>
         {changes.map(({ name, massG, frontOfCentrePct, neededSpineIn, speedMps }) => (
           <li key={name}>
             <span>{name}</span>
-            <span className="figure">
+            <Typography variant="figure">
               {signed(write(massG, 'mass', units, arrowDecimals(units)), massG)}
-            </span>
-            <span className="figure">
+            </Typography>
+            <Typography variant="figure">
               {signed(`${frontOfCentrePct.toFixed(1)} %`, frontOfCentrePct)}
-            </span>
-            <span className="figure">
+            </Typography>
+            <Typography variant="figure">
               {neededSpineIn === null ? '' : signed(neededSpineIn.toFixed(3), neededSpineIn)}
-            </span>
-            <span className="figure">
+            </Typography>
+            <Typography variant="figure">
               {speedMps === null ? '' : signed(write(speedMps, 'speed', units), speedMps)}
-            </span>
+            </Typography>
           </li>
         ))}
-      </ul>
-      <p className="small soft">{w.changesKey}</p>
-    </section>
+      </Rows>
+      <Typography variant="small" color="textSecondary" component="p">
+        {w.changesKey}
+      </Typography>
+    </Block>
   );
 }
 

@@ -1,6 +1,9 @@
+import Typography from '@mui/material/Typography';
 import type { BuiltArrow } from '@/core/kit';
 import { perWeight, write, type ShopUnits } from '@/core/units';
 import { arrowWords as w } from '../../words';
+import { Tag } from '../../pieces/texts';
+import css from './ArrowFacts.module.css';
 
 /** A grain, or a tenth of a gram: what an arrow is weighed to. */
 export const arrowDecimals = ({ mass }: ShopUnits) => ({ decimals: mass === 'gr' ? 0 : 1 });
@@ -19,54 +22,62 @@ export function ArrowFacts({ arrow, units }: { arrow: BuiltArrow; units: ShopUni
   } = arrow;
   const light = grainsPerPound !== undefined && grainsPerPound < 6;
   return (
-    <dl className="arrow-facts">
+    <dl className={css.arrowFacts} data-part="arrow-facts">
       <div>
         <dt>{w.mass}</dt>
-        <dd className="big figure">{write(massG, 'mass', units, arrowDecimals(units))}</dd>
+        <Typography variant="big" component="dd">
+          {write(massG, 'mass', units, arrowDecimals(units))}
+        </Typography>
         {grainsPerPound !== undefined && (
           <dd>
             {light ? (
-              <span className="tag" data-kind="warn">
-                {w.perPoundLight(perWeight(grainsPerPound, units))}
-              </span>
+              <Tag kind="warn">{w.perPoundLight(perWeight(grainsPerPound, units))}</Tag>
             ) : (
-              <span className="small soft">{w.perPound(perWeight(grainsPerPound, units))}</span>
+              <Typography variant="small" color="textSecondary">
+                {w.perPound(perWeight(grainsPerPound, units))}
+              </Typography>
             )}
           </dd>
         )}
       </div>
       <div>
         <dt>{w.foc}</dt>
-        <dd className="figure mid">{frontOfCentrePct.toFixed(1)} %</dd>
+        <Typography variant="figure" component="dd" className={css.mid}>
+          {frontOfCentrePct.toFixed(1)} %
+        </Typography>
       </div>
       <div>
         <dt>{w.spine}</dt>
-        <dd className="figure mid">
+        <Typography variant="figure" component="dd" className={css.mid}>
           {neededSpineIn === undefined ? '—' : neededSpineIn.toFixed(3)}
-        </dd>
+        </Typography>
         <dd>
           {spineVerdict ? (
-            <span className="tag" data-kind={spineVerdict === 'good' ? 'in' : 'out'}>
-              {w.verdicts[spineVerdict]}
-            </span>
+            <Tag kind={spineVerdict === 'good' ? 'in' : 'out'}>{w.verdicts[spineVerdict]}</Tag>
           ) : (
-            <span className="small soft">{w.noBow}</span>
+            <Typography variant="small" color="textSecondary">
+              {w.noBow}
+            </Typography>
           )}
         </dd>
         {asWeighed && (
-          <dd className="small soft">
+          <Typography variant="small" color="textSecondary" component="dd">
             {w.asWeighed(
               write(asWeighed.peakN, 'force', units),
               w.verdicts[asWeighed.spineVerdict],
               perWeight(asWeighed.grainsPerPound, units),
             )}
-          </dd>
+          </Typography>
         )}
       </div>
       <div>
         <dt>{w.speed}</dt>
-        <dd className="figure mid">{speedMps === null ? '—' : write(speedMps, 'speed', units)}</dd>
-        <dd className="small soft">{energyJ === null ? w.noBow : w.energy(energyJ.toFixed(0))}</dd>
+        <Typography variant="figure" component="dd" className={css.mid}>
+          {speedMps === null ? '—' : write(speedMps, 'speed', units)}
+        </Typography>
+        <Typography variant="small" color="textSecondary" component="dd">
+          {energyJ === null ? w.noBow : w.energy(energyJ.toFixed(0))}
+        </Typography>
       </div>
     </dl>
   );

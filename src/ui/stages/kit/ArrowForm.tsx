@@ -17,6 +17,7 @@ import type { Trouble } from '../../keep/post';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
 import { arrowWords as w } from '../../words';
+import css from './ArrowForm.module.css';
 
 type Change = (part: Partial<ArrowChoice>) => Promise<Trouble | null>;
 
@@ -52,13 +53,13 @@ export function ArrowForm({
     />
   );
   return (
-    <div className="arrow-form">
+    <div className={css.arrowForm}>
       {pick('shaft', 'shaftId')}
       {pick('point', 'pointId')}
       {pick('insert', 'insertId')}
       {pick('nock', 'nockId')}
       {pick('vane', 'vaneId')}
-      <div className="arrow-numbers">
+      <div className={css.arrowNumbers} data-part="arrow-numbers">
         <NumberField
           id="vanes"
           label={w.vanes}
@@ -127,7 +128,7 @@ function PartSelect({
 }) {
   const id = useId();
   return (
-    <div className="arrow-pick">
+    <div className={css.arrowPick}>
       <label htmlFor={id}>{slotName(kind)}</label>
       <NativeSelect
         value={options.some((part) => part.id === value) ? value : ''}

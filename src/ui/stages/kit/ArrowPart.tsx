@@ -1,20 +1,27 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import type { AnyPart, ArrowChoice } from '@/core/kit';
 import { perWeight, write, writeMoney } from '@/core/units';
+import { Press } from '../../pieces/Press';
 import { SpineRuler } from '../../drawings/SpineRuler';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { arrowWords as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Actions, Head, HeadEnd } from '../../pieces/layout';
+import { FieldError, Note } from '../../pieces/texts';
 import { ArrowChanges } from './ArrowChanges';
 import { ArrowFacts } from './ArrowFacts';
 import { ArrowForm } from './ArrowForm';
 import { ArrowSet } from './ArrowSet';
 import { CompareBuilds } from './CompareBuilds';
 import { useBuilds, type Builds } from './useBuilds';
+import css from './ArrowPart.module.css';
+import wishCss from './wish.module.css';
 
 /** The arrow from its parts: cut, balanced, held against what the bow needs, several side by side. */
 export function ArrowPart({ components }: { components: readonly AnyPart[] }) {
@@ -23,22 +30,24 @@ export function ArrowPart({ components }: { components: readonly AnyPart[] }) {
   const { choice } = arrows;
   return (
     <>
-      <main className="work">
-        <div className="head">
+      <Work>
+        <Head>
           <h2>{w.title}</h2>
-          <Link className="head-end" href={href('kit', { slot: 'arrows' })} prefetch={false}>
-            {w.back}
-          </Link>
-        </div>
+          <HeadEnd>
+            <Link href={href('kit', { slot: 'arrows' })} prefetch={false}>
+              {w.back}
+            </Link>
+          </HeadEnd>
+        </Head>
         {choice ? (
           <Build choice={choice} components={components} arrows={arrows} />
         ) : (
           <>
-            <p className="note">{w.noParts}</p>
+            <Note>{w.noParts}</Note>
             <Link href="/shop/parts">{w.toParts}</Link>
           </>
         )}
-      </main>
+      </Work>
       {choice ? <Reasons arrows={arrows} /> : <Margin because={[]} watch={[]} />}
     </>
   );
@@ -61,9 +70,9 @@ function Build({
       <BuildTabs choice={choice} arrows={arrows} />
       {answer?.ok && <ArrowFacts arrow={answer} units={units} />}
       {stop && (
-        <p className="note" data-kind="stop" role="alert">
+        <Note kind="stop" role="alert">
           {stop}
-        </p>
+        </Note>
       )}
       {answer?.ok && answer.neededSpineIn !== undefined && (
         <SpineRuler
@@ -107,17 +116,18 @@ function Build({
 function BuildTabs({ choice, arrows }: { choice: ArrowChoice; arrows: Builds }) {
   const { builds, another, drop, pick } = arrows;
   return (
-    <div className="build-tabs" role="group" aria-label={w.builds}>
+    <div className={css.buildTabs} role="group" aria-label={w.builds}>
       {builds.map((one, i) => (
-        <button
+        <Press
           key={one.name}
           type="button"
-          className="wish"
+          className={wishCss.wish}
+          data-part="wish"
           aria-pressed={one === choice}
           onClick={() => pick(i)}
         >
           {w.build(one.name)}
-        </button>
+        </Press>
       ))}
       {another && (
         <Button variant="text" onClick={() => void another()}>
@@ -136,7 +146,7 @@ function BuildTabs({ choice, arrows }: { choice: ArrowChoice; arrows: Builds }) 
 function Take({ choice, arrows }: { choice: ArrowChoice; arrows: Builds }) {
   const { answer, take, taken, trouble } = arrows;
   return (
-    <div className="actions">
+    <Actions>
       <Button
         variant="contained"
         disabled={!answer?.ok}
@@ -144,15 +154,19 @@ function Take({ choice, arrows }: { choice: ArrowChoice; arrows: Builds }) {
         onClick={() => void take()}
       >
         {w.take}
-        {answer?.ok && <span className="figure take-price">{writeMoney(answer.priceCents)}</span>}
+        {answer?.ok && (
+          <Typography variant="figure" className={css.takePrice}>
+            {writeMoney(answer.priceCents)}
+          </Typography>
+        )}
       </Button>
-      {taken && <span className="soft">{w.now(taken.label)}</span>}
-      {trouble && (
-        <span className="field-error" role="alert">
-          {trouble}
-        </span>
+      {taken && (
+        <Typography color="textSecondary" component="span">
+          {w.now(taken.label)}
+        </Typography>
       )}
-    </div>
+      {trouble && <FieldError role="alert">{trouble}</FieldError>}
+    </Actions>
   );
 }
 

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { readMasses, readScaleLine } from '@/contracts/grain-scale';
 import { matchSet, SET_TOLERANCE_G } from '@/core/arrow';
 import { write } from '@/core/units';
@@ -9,6 +10,9 @@ import { useDeviceLines } from '../../fields/useDeviceLines';
 import { useKept } from '../../keep/useKept';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
+import { Block, BlockTitle, Verdict } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
+import css from './ArrowSet.module.css';
 
 type Scale = { readonly state: 'idle' | 'weighing' | 'lost'; readonly message: string };
 
@@ -61,10 +65,10 @@ export function ArrowSet() {
   const match = matchSet(shown);
   const say = (mass: number) => write(mass, 'mass', units, { decimals: 1 });
   return (
-    <section className="block">
-      <h3 className="block-title">{w.set}</h3>
+    <Block>
+      <BlockTitle>{w.set}</BlockTitle>
       <form
-        className="set-entry"
+        className={css.setEntry}
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -113,20 +117,16 @@ export function ArrowSet() {
           </Button>
         )}
       </form>
-      {scale.state === 'lost' && (
-        <p className="note" role="alert">
-          {scale.message}
-        </p>
-      )}
+      {scale.state === 'lost' && <Note role="alert">{scale.message}</Note>}
       {scale.state === 'weighing' && (
-        <p className="soft" role="status">
+        <Typography color="textSecondary" role="status">
           {w.weighing(coming.length)}
-        </p>
+        </Typography>
       )}
-      {shown.length === 1 && <p className="soft">{w.oneMore}</p>}
+      {shown.length === 1 && <Typography color="textSecondary">{w.oneMore}</Typography>}
       {match.ok && (
         <>
-          <p className="verdict">
+          <Verdict>
             <b>
               {match.leaveOut.length === 0
                 ? w.allAlike(shown.length, say(match.keptSpreadG))
@@ -136,21 +136,23 @@ export function ArrowSet() {
                     say(match.keptSpreadG),
                   )}
             </b>{' '}
-            <span className="soft">
+            <Typography color="textSecondary" component="span">
               {w.spread(say(match.meanG), say(match.spreadG), say(SET_TOLERANCE_G))}
-            </span>
-          </p>
-          <ol className="set-masses">
+            </Typography>
+          </Verdict>
+          <ol className={css.setMasses} data-part="set-masses">
             {shown.map((mass, i) => (
               <li key={i} data-out={match.leaveOut.includes(i) ? 'yes' : 'no'}>
-                <span className="small soft">{i + 1}</span>
-                <span className="figure">{say(mass)}</span>
-                {match.leaveOut.includes(i) && <span className="small">{w.out}</span>}
+                <Typography variant="small" color="textSecondary">
+                  {i + 1}
+                </Typography>
+                <Typography variant="figure">{say(mass)}</Typography>
+                {match.leaveOut.includes(i) && <Typography variant="small">{w.out}</Typography>}
               </li>
             ))}
           </ol>
         </>
       )}
-    </section>
+    </Block>
   );
 }

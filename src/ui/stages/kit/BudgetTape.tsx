@@ -1,5 +1,6 @@
 import { Ticks } from '../../drawings/Ticks';
 import { kit as w } from '../../words';
+import css from './BudgetTape.module.css';
 
 /** The money used as a length of tape; past the budget it turns brick and says so above. */
 export function BudgetTape({ total, budget }: { total: number; budget: number | null }) {
@@ -7,7 +8,7 @@ export function BudgetTape({ total, budget }: { total: number; budget: number | 
   const part = Math.min(1, total / budget);
   return (
     <div
-      className="budget"
+      className={css.budget}
       role="meter"
       aria-label={w.budgetBar}
       aria-valuemin={0}
@@ -16,7 +17,7 @@ export function BudgetTape({ total, budget }: { total: number; budget: number | 
       data-over={total > budget ? 'yes' : 'no'}
     >
       <span style={{ width: `${part * 100}%` }} />
-      <Ticks className="budget-ticks" />
+      <Ticks className={css.budgetTicks} />
     </div>
   );
 }

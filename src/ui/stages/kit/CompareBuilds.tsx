@@ -1,3 +1,9 @@
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import {
   arrowParts,
   builtArrow,
@@ -6,10 +12,12 @@ import {
   type ArrowGround,
 } from '@/core/kit';
 import { write, writeMoney } from '@/core/units';
-import { arrowDecimals } from './ArrowFacts';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
 import { GridTable } from '../../fields/GridTable';
+import { Block, BlockTitle } from '../../pieces/layout';
+import { arrowDecimals } from './ArrowFacts';
+import css from './CompareBuilds.module.css';
 
 /** Several builds in one table, each figure beside the others. */
 export function CompareBuilds({
@@ -27,51 +35,67 @@ export function CompareBuilds({
 }) {
   const { units } = useJob().snapshot.shop;
   return (
-    <section className="block">
-      <h3 className="block-title">{w.compare}</h3>
-      <GridTable className="compare-builds">
-        <thead>
-          <tr>
+    <Block>
+      <BlockTitle>{w.compare}</BlockTitle>
+      <GridTable className={css.compareBuilds} data-part="compare-builds">
+        <TableHead>
+          <TableRow>
             {w.compareHeads.map((head) => (
-              <th key={head}>{head}</th>
+              <TableCell key={head}>{head}</TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {builds.map((choice, i) => {
             const parts = arrowParts(choice, find);
             const answer = parts && builtArrow(choice, parts, ground);
             return (
-              <tr key={choice.name} data-current={choice === current ? 'yes' : 'no'}>
-                <td>
-                  <button type="button" className="link-button" onClick={() => onPick(i)}>
+              <TableRow key={choice.name} data-current={choice === current ? 'yes' : 'no'}>
+                <TableCell>
+                  <Button type="button" variant="link" onClick={() => onPick(i)}>
                     {w.build(choice.name)}
-                  </button>
-                </td>
+                  </Button>
+                </TableCell>
                 {parts && answer?.ok ? (
                   <>
-                    <td>{parts.shaft.model}</td>
-                    <td className="figure">
-                      {write(answer.massG, 'mass', units, arrowDecimals(units))}
-                    </td>
-                    <td className="figure">{answer.frontOfCentrePct.toFixed(1)} %</td>
-                    <td>{answer.spineVerdict ? w.verdicts[answer.spineVerdict] : '—'}</td>
-                    <td className="figure">
-                      {answer.speedMps === null ? '—' : write(answer.speedMps, 'speed', units)}
-                    </td>
-                    <td className="figure">
-                      {answer.energyJ === null ? '—' : w.joule(answer.energyJ.toFixed(0))}
-                    </td>
-                    <td className="figure">{writeMoney(answer.priceCents)}</td>
+                    <TableCell>{parts.shaft.model}</TableCell>
+                    <TableCell>
+                      <Typography variant="figure">
+                        {write(answer.massG, 'mass', units, arrowDecimals(units))}
+                      </Typography>
+                    </TableCell>
+                    <TableCell>
+                      <Typography variant="figure">
+                        {answer.frontOfCentrePct.toFixed(1)} %
+                      </Typography>
+                    </TableCell>
+                    <TableCell>
+                      {answer.spineVerdict ? w.verdicts[answer.spineVerdict] : '—'}
+                    </TableCell>
+                    <TableCell>
+                      <Typography variant="figure">
+                        {answer.speedMps === null ? '—' : write(answer.speedMps, 'speed', units)}
+                      </Typography>
+                    </TableCell>
+                    <TableCell>
+                      <Typography variant="figure">
+                        {answer.energyJ === null ? '—' : w.joule(answer.energyJ.toFixed(0))}
+                      </Typography>
+                    </TableCell>
+                    <TableCell>
+                      <Typography variant="figure">{writeMoney(answer.priceCents)}</Typography>
+                    </TableCell>
                   </>
                 ) : (
-                  <td colSpan={7}>{answer && !answer.ok ? answer.message : w.partGone}</td>
+                  <TableCell colSpan={7}>
+                    {answer && !answer.ok ? answer.message : w.partGone}
+                  </TableCell>
                 )}
-              </tr>
+              </TableRow>
             );
           })}
-        </tbody>
+        </TableBody>
       </GridTable>
-    </section>
+    </Block>
   );
 }

@@ -1,10 +1,14 @@
 'use client';
 import { useState } from 'react';
+import Typography from '@mui/material/Typography';
 import { partName, type CatalogueItem, type KitPackage, type PackagePoint } from '@/core/kit';
 import { writeMoney } from '@/core/units';
 import { PackageChart } from '../../charts/PackageChart';
 import { kitPackages as w } from '../../words';
+import { Block, BlockTitle } from '../../pieces/layout';
 import { TakePackage } from './PackageGrid';
+import css from './Frontier.module.css';
+import wishCss from './wish.module.css';
 
 /** Price against worth; a point is tapped to see what it holds, and taken from there. */
 export function Frontier({
@@ -21,35 +25,47 @@ export function Frontier({
   const point = at === null ? undefined : points[at];
   const chosen = (point?.itemIds ?? []).flatMap((id) => items.find((item) => item.id === id) ?? []);
   return (
-    <section className="block">
-      <h3 className="block-title">{w.frontier}</h3>
-      <div className="frontier">
+    <Block>
+      <BlockTitle>{w.frontier}</BlockTitle>
+      <div>
         <PackageChart frontier={points} packages={packages} onPick={setAt} />
-        <div className="frontier-steps" role="group" aria-label={w.pickPoint}>
+        <div
+          className={css.frontierSteps}
+          data-part="frontier-steps"
+          role="group"
+          aria-label={w.pickPoint}
+        >
           {points.map(({ priceCents }, i) => (
-            <button
+            <Typography
               key={priceCents}
               type="button"
-              className="wish figure"
+              variant="figure"
+              component="button"
+              className={wishCss.wish}
+              data-part="wish"
               aria-pressed={i === at}
               onClick={() => setAt(i === at ? null : i)}
             >
               {writeMoney(priceCents)}
-            </button>
+            </Typography>
           ))}
         </div>
         {point ? (
-          <div className="frontier-point">
+          <div className={css.frontierPoint} data-part="frontier-point">
             <p>
-              <b className="figure">{writeMoney(point.priceCents)}</b>{' '}
+              <Typography variant="figure" component="b">
+                {writeMoney(point.priceCents)}
+              </Typography>{' '}
               {chosen.map(partName).join(' · ')}
             </p>
             <TakePackage items={chosen} name={writeMoney(point.priceCents)} strong={false} />
           </div>
         ) : (
-          <p className="small soft">{w.pickPoint}</p>
+          <Typography variant="small" color="textSecondary" component="p">
+            {w.pickPoint}
+          </Typography>
         )}
       </div>
-    </section>
+    </Block>
   );
 }

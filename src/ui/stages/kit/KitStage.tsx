@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import Typography from '@mui/material/Typography';
 import type { AnyPart, CatalogueItem } from '@/core/kit';
 import { isSlot, missingSlots } from '@/core/kit';
 import { jobTotal, type JobTotal } from '@/core/quote';
@@ -10,12 +11,16 @@ import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { kit as w, kitPackages as packageWords, quoteWords } from '../../words';
+import { Work } from '../../job/Work';
+import { Head, HeadEnd } from '../../pieces/layout';
+import { Note, Tag } from '../../pieces/texts';
 import { ArrowPart } from './ArrowPart';
 import { BudgetTape } from './BudgetTape';
 import { Packages } from './Packages';
 import { QuotePart } from './QuotePart';
 import { SlotItems } from './SlotItems';
 import { SlotList } from './SlotList';
+import css from './KitStage.module.css';
 
 /** The package: every place filled from the catalogue or by what the archer brings along. */
 export function KitStage({
@@ -41,31 +46,33 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
   const total = whole.totalCents;
   return (
     <>
-      <main className="work">
-        <div className="head">
+      <Work>
+        <Head>
           <h2>{w.title}</h2>
-          <span className="big figure">{writeMoney(total)}</span>
+          <Typography variant="big">{writeMoney(total)}</Typography>
           <BudgetWords total={total} />
-          <Link className="head-end" href={href('kit', { part: 'packages' })} prefetch={false}>
-            {packageWords.open}
-          </Link>
+          <HeadEnd>
+            <Link href={href('kit', { part: 'packages' })} prefetch={false}>
+              {packageWords.open}
+            </Link>
+          </HeadEnd>
           <Link href={href('kit', { part: 'quote' })} prefetch={false}>
             {quoteWords.open}
           </Link>
-        </div>
+        </Head>
         <BudgetTape total={total} budget={snapshot.job.budgetCents} />
         <MadeOf total={whole} />
         {snapshot.job.alreadyOwn.trim() !== '' && (
-          <p className="note brought">
+          <Note className={css.brought}>
             <b>{w.broughtSaid}</b> {snapshot.job.alreadyOwn.trim()}
-          </p>
+          </Note>
         )}
-        {!snapshot.bow && <p className="note">{w.noBow}</p>}
-        <div className="kit-grid">
+        {!snapshot.bow && <Note>{w.noBow}</Note>}
+        <div className={css.kitGrid}>
           <SlotList current={slot} />
           <SlotItems key={slot} slot={slot} items={items.filter((item) => item.slot === slot)} />
         </div>
-      </main>
+      </Work>
       <Margin
         first={<Together />}
         because={[w.because.first, w.because.own, w.because.mount]}
@@ -90,27 +97,31 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
 function MadeOf({ total }: { total: JobTotal }) {
   const { bowCents, partsCents, workCents, workMinutes, taxPct, taxCents } = total;
   return (
-    <p className="small soft made-of">
+    <Typography
+      variant="small"
+      color="textSecondary"
+      component="p"
+      className={css.madeOf}
+      data-part="made-of"
+    >
       {w.madeOf(
         writeMoney(bowCents),
         writeMoney(partsCents),
         workMinutes > 0 ? w.madeOfWork(writeMoney(workCents), workMinutes) : null,
         w.madeOfTax(taxPct, writeMoney(taxCents)),
       )}
-    </p>
+    </Typography>
   );
 }
 
 function BudgetWords({ total }: { total: number }) {
   const budget = useJob().snapshot.job.budgetCents;
-  if (budget === null) return <span className="spread">{w.noBudget}</span>;
+  if (budget === null) return <Typography variant="aside">{w.noBudget}</Typography>;
   const left = budget - total;
   return left >= 0 ? (
-    <span className="spread">{w.left(writeMoney(left))}</span>
+    <Typography variant="aside">{w.left(writeMoney(left))}</Typography>
   ) : (
-    <span className="tag" data-kind="out">
-      {w.over(writeMoney(-left))}
-    </span>
+    <Tag kind="out">{w.over(writeMoney(-left))}</Tag>
   );
 }
 
@@ -128,7 +139,11 @@ function Together() {
     <section>
       <h2>{w.together}</h2>
       <ul>
-        {derived.findings.length === 0 && <li className="soft">{w.nothingYet}</li>}
+        {derived.findings.length === 0 && (
+          <Typography color="textSecondary" component="li">
+            {w.nothingYet}
+          </Typography>
+        )}
         {all > 0 && (
           <li>{fine === all ? w.allFit(all) : w.someFit(fine, all, against, unsure.length)}</li>
         )}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Close from '@mui/icons-material/Close';
 import PushPin from '@mui/icons-material/PushPinOutlined';
+import Typography from '@mui/material/Typography';
 import {
   partName,
   sellCents,
@@ -21,7 +22,9 @@ import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kitPackages as w } from '../../words';
+import { FieldError, Tag } from '../../pieces/texts';
 import { useWishes } from './Wishes';
+import css from './PackageGrid.module.css';
 
 /** Packages side by side, place beside place, so that what differs meets the eye. */
 export function PackageGrid({ answer, why }: { answer: PackagesAnswer; why: boolean }) {
@@ -30,11 +33,12 @@ export function PackageGrid({ answer, why }: { answer: PackagesAnswer; why: bool
     packages.some(({ parts }) => parts.some(({ slot }) => slot === id)),
   );
   return (
-    <div className="packages" data-columns={packages.length}>
+    <div className={css.packages} data-part="packages" data-columns={packages.length}>
       {packages.map((one, i) => (
         <section
           key={one.kind}
-          className="package"
+          className={css.package}
+          data-part="package"
           aria-label={w.kinds[one.kind]}
           style={{ gridRow: `span ${slots.length + 1}` }}
         >
@@ -61,20 +65,30 @@ function PackageHead({ one, answer }: { one: KitPackage; answer: PackagesAnswer 
   return (
     <header>
       <h3>{w.kinds[one.kind]}</h3>
-      <p className="small soft">{w.kindSays[one.kind]}</p>
-      <p className="package-price figure">{writeMoney(answer.keptCents + one.priceCents)}</p>
-      <p className="small soft">{w.ofIt(writeMoney(one.priceCents))}</p>
+      <Typography variant="small" color="textSecondary" component="p">
+        {w.kindSays[one.kind]}
+      </Typography>
+      <Typography variant="figure" component="p" className={css.packagePrice}>
+        {writeMoney(answer.keptCents + one.priceCents)}
+      </Typography>
+      <Typography variant="small" color="textSecondary" component="p">
+        {w.ofIt(writeMoney(one.priceCents))}
+      </Typography>
       {left !== null && (
-        <span className="tag" data-kind={left >= 0 ? 'in' : 'out'}>
+        <Tag kind={left >= 0 ? 'in' : 'out'}>
           {left >= 0 ? w.left(writeMoney(left)) : w.over(writeMoney(-left))}
-        </span>
+        </Tag>
       )}
       <TakePackage
         items={one.parts.map(({ item }) => item)}
         name={w.kinds[one.kind]}
         strong={one.kind === 'balanced'}
       />
-      {one.cautions.length + one.unsure.length === 0 && <p className="small">{w.nothingAgainst}</p>}
+      {one.cautions.length + one.unsure.length === 0 && (
+        <Typography variant="small" component="p">
+          {w.nothingAgainst}
+        </Typography>
+      )}
       <Said title={w.cautions(one.cautions.length)} texts={one.cautions} warn />
       <Said title={w.unsure(one.unsure.length)} texts={one.unsure} />
     </header>
@@ -93,15 +107,15 @@ function Said({
 }) {
   if (texts.length === 0) return null;
   return (
-    <details className="unsure" data-kind={warn ? 'warn' : ''}>
+    <details className={css.unsure} data-kind={warn ? 'warn' : ''}>
       <summary>{title}</summary>
-      <ul className="small">
+      <Typography variant="small" component="ul">
         {texts.map((text) => (
           <li key={text}>
             <WithFractions text={text} />
           </li>
         ))}
-      </ul>
+      </Typography>
     </details>
   );
 }
@@ -136,11 +150,7 @@ export function TakePackage({
       >
         {w.take}
       </Button>
-      {trouble && (
-        <p className="field-error" role="alert">
-          {trouble}
-        </p>
-      )}
+      {trouble && <FieldError role="alert">{trouble}</FieldError>}
     </>
   );
 }
@@ -162,9 +172,11 @@ function Place({
   const [trouble, setTrouble] = useState('');
   if (!part)
     return (
-      <div className="place" data-empty="yes">
-        <span className="small soft">{slotName(slot)}</span>
-        <p className="soft">{w.leftEmpty}</p>
+      <div className={css.place} data-part="place" data-empty="yes">
+        <Typography variant="small" color="textSecondary">
+          {slotName(slot)}
+        </Typography>
+        <Typography color="textSecondary">{w.leftEmpty}</Typography>
       </div>
     );
   const { item, reasons, runnerUp } = part;
@@ -181,45 +193,55 @@ function Place({
     setTrouble(answer?.message ?? '');
   };
   return (
-    <div className="place" data-same={same ? 'yes' : 'no'}>
-      <span className="small soft">{slotName(slot)}</span>
-      <span className="figure place-price">{writeMoney(sellCents(item))}</span>
-      <p className="place-name">{name}</p>
-      <div className="place-acts">
-        <button
+    <div className={css.place} data-part="place" data-same={same ? 'yes' : 'no'}>
+      <Typography variant="small" color="textSecondary">
+        {slotName(slot)}
+      </Typography>
+      <Typography variant="figure" className={css.placePrice}>
+        {writeMoney(sellCents(item))}
+      </Typography>
+      <p className={css.placeName} data-part="place-name">
+        {name}
+      </p>
+      <div className={css.placeActs}>
+        <Button
           type="button"
-          className="plain-button"
+          variant="plain"
           aria-label={w.keep(name)}
           title={w.keep(name)}
           onClick={() => void keep()}
         >
           <PushPin fontSize="small" />
-        </button>
-        <button
+        </Button>
+        <Button
           type="button"
-          className="plain-button"
+          variant="plain"
           aria-label={w.notThis(name)}
           title={w.notThis(name)}
           onClick={() => void change({ without: [...wishes.without, item.id] })}
         >
           <Close fontSize="small" />
-        </button>
+        </Button>
       </div>
-      <div className="small soft place-facts">
+      <Typography variant="small" color="textSecondary" component="div" className={css.placeFacts}>
         {!same && <WithFractions text={partFacts(item, snapshot.shop.units)} />}
         {!same && reasons.length > 0 && (
-          <span className="package-why">
+          <span className={css.packageWhy}>
             <WithFractions text={reasons.join('; ')} />
           </span>
         )}
-        {item.stock === 0 && <span className="package-why">{w.days(item.deliveryDays)}</span>}
-      </div>
+        {item.stock === 0 && <span className={css.packageWhy}>{w.days(item.deliveryDays)}</span>}
+      </Typography>
       {trouble && (
-        <p className="field-error place-else" role="alert">
+        <FieldError className={css.placeElse} data-part="place-else" role="alert">
           {trouble}
-        </p>
+        </FieldError>
       )}
-      {why && <p className="small place-else">{elseText(runnerUp)}</p>}
+      {why && (
+        <Typography variant="small" component="p" className={css.placeElse} data-part="place-else">
+          {elseText(runnerUp)}
+        </Typography>
+      )}
     </div>
   );
 }

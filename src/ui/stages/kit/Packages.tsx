@@ -2,12 +2,16 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { slotName, slotWeight, SLOTS, type CatalogueItem } from '@/core/kit';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { kitPackages as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Head, HeadEnd } from '../../pieces/layout';
+import { Heard, Note } from '../../pieces/texts';
 import { Frontier } from './Frontier';
 import { PackageGrid } from './PackageGrid';
 import { usePackages } from './usePackages';
@@ -23,44 +27,46 @@ export function Packages({ items }: { items: readonly CatalogueItem[] }) {
   const { weights } = snapshot.shop.kit;
   return (
     <>
-      <main className="work">
-        <div className="head">
+      <Work>
+        <Head>
           <h2>{w.title}</h2>
           <Link href={href('kit')} prefetch={false}>
             {w.back}
           </Link>
           {answer && answer.packages.length > 0 && (
-            <Button
-              variant="text"
-              className="head-end"
-              aria-pressed={why}
-              onClick={() => setWhy(!why)}
-            >
-              {why ? w.hideWhy : w.showWhy}
-            </Button>
+            <HeadEnd>
+              <Button
+                variant="text"
+
+                aria-pressed={why}
+                onClick={() => setWhy(!why)}
+              >
+                {why ? w.hideWhy : w.showWhy}
+              </Button>
+            </HeadEnd>
           )}
-        </div>
-        {!snapshot.bow && <p className="note">{w.noBow}</p>}
+        </Head>
+        {!snapshot.bow && <Note>{w.noBow}</Note>}
         <Wishes items={items} />
         {asking && (
-          <p className={answer ? 'visually-hidden' : 'soft'} role="status">
+          <Typography color="textSecondary" component={answer ? Heard : 'p'} role="status">
             {w.asking}
-          </p>
+          </Typography>
         )}
         {trouble && (
-          <p className="note" role="alert">
+          <Note role="alert">
             {trouble} <Button onClick={again}>{w.again}</Button>
-          </p>
+          </Note>
         )}
         {answer?.leftOpen.map(({ slot, name, reason }) => (
-          <p key={slot} className="note" data-kind="warn">
+          <Note key={slot}>
             <WithFractions text={w.leftOpen(slotName(slot), name, reason)} />{' '}
             {slot === 'arrows' && (
               <Link href={href('kit', { part: 'arrow' })} prefetch={false}>
                 {w.buildArrows}
               </Link>
             )}
-          </p>
+          </Note>
         ))}
         {answer && <WaysOut answer={answer} items={items} />}
         {answer && answer.packages.length > 0 && (
@@ -70,9 +76,9 @@ export function Packages({ items }: { items: readonly CatalogueItem[] }) {
           </div>
         )}
         {answer && answer.packages.length === 0 && !answer.give && (
-          <p className="soft">{w.allChosen}</p>
+          <Typography color="textSecondary">{w.allChosen}</Typography>
         )}
-      </main>
+      </Work>
       <Margin
         because={[
           w.because.proven,

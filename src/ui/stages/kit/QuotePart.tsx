@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { makeQuote, quoteChanges, type Quote } from '@/core/quote';
 import { writeMoney } from '@/core/units';
 import { dayText, timeText } from '../../fields/dates';
@@ -10,6 +11,10 @@ import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { QuoteLines } from '../../quote/QuoteLines';
 import { quoteWords as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Block, BlockTitle, Head, HeadEnd, Rows } from '../../pieces/layout';
+import { FieldError, Note, Tag } from '../../pieces/texts';
+import css from './QuotePart.module.css';
 
 /** What it comes to as it stands, and the quotes given so far. */
 export function QuotePart() {
@@ -34,63 +39,67 @@ export function QuotePart() {
   };
   return (
     <>
-      <main className="work">
-        <div className="head">
+      <Work>
+        <Head>
           <h2>{w.title}</h2>
-          <span className="big figure">{writeMoney(draft.totalCents)}</span>
-          <span className="spread">{w.validUntil(dayText(draft.validUntil, today))}</span>
+          <Typography variant="big">{writeMoney(draft.totalCents)}</Typography>
+          <Typography variant="aside">{w.validUntil(dayText(draft.validUntil, today))}</Typography>
           {!empty && !holds && (
-            <Button variant="contained" className="head-end" onClick={() => void give()}>
-              {w.give}
-            </Button>
+            <HeadEnd>
+              <Button variant="contained" onClick={() => void give()}>
+                {w.give}
+              </Button>
+            </HeadEnd>
           )}
-        </div>
+        </Head>
         <p>
           <Link href={href('kit')} prefetch={false}>
             {w.back}
           </Link>
         </p>
-        {trouble && (
-          <p className="field-error" role="alert">
-            {trouble}
-          </p>
-        )}
+        {trouble && <FieldError role="alert">{trouble}</FieldError>}
         {empty ? (
-          <p className="note">{w.nothing}</p>
+          <Note>{w.nothing}</Note>
         ) : (
           <>
             <QuoteLines quote={draft} />
-            {draft.hourCents === 0 && <p className="soft">{w.labourFree}</p>}
+            {draft.hourCents === 0 && <Typography color="textSecondary">{w.labourFree}</Typography>}
           </>
         )}
-        <section className="block">
-          <h3 className="block-title">{w.given}</h3>
+        <Block>
+          <BlockTitle>{w.given}</BlockTitle>
           {quotes.length === 0 ? (
-            <p className="soft">{w.none}</p>
+            <Typography color="textSecondary">{w.none}</Typography>
           ) : (
-            <ul className="rows quote-rows">
+            <Rows className={css.quoteRows} data-part="quote-rows">
               {quotes.map(({ revision, at, who, totalCents, validUntil }) => (
                 <li key={revision}>
                   <Link href={`/jobs/${job.id}/quote/${revision}`} prefetch={false}>
                     {w.revision(revision)}
                   </Link>
-                  <span className="soft">
+                  <Typography color="textSecondary" component="span">
                     {w.byOn(
                       who,
                       `${dayText(at.slice(0, 10), today)} ${timeText(at, shop.timeZone)}`,
                     )}
-                  </span>
-                  <span className={validUntil < today ? 'tag' : 'soft'}>
-                    {validUntil < today ? w.expired : w.validUntil(dayText(validUntil, today))}
-                  </span>
-                  <span className="figure right">{writeMoney(totalCents)}</span>
+                  </Typography>
+                  {validUntil < today ? (
+                    <Tag>{w.expired}</Tag>
+                  ) : (
+                    <Typography color="textSecondary" component="span">
+                      {w.validUntil(dayText(validUntil, today))}
+                    </Typography>
+                  )}
+                  <Typography variant="figure">{writeMoney(totalCents)}</Typography>
                 </li>
               ))}
-            </ul>
+            </Rows>
           )}
-          {changes !== null && changes.length === 0 && <p className="soft">{w.holds}</p>}
-        </section>
-      </main>
+          {changes !== null && changes.length === 0 && (
+            <Typography color="textSecondary">{w.holds}</Typography>
+          )}
+        </Block>
+      </Work>
       <Margin
         because={[
           w.because.prices,

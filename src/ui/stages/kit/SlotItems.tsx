@@ -4,6 +4,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import {
   BUILT_ID,
   MOST_OF_A_SLOT,
@@ -24,6 +26,9 @@ import { useKept } from '../../keep/useKept';
 import { useStage } from '../../job/useStage';
 import { useParts } from '../../parts/useParts';
 import { arrowWords, kit as w } from '../../words';
+import { Note, Tag } from '../../pieces/texts';
+import { Rows } from '../../pieces/layout';
+import css from './SlotItems.module.css';
 
 interface Offer {
   readonly item: CatalogueItem;
@@ -45,7 +50,7 @@ function ManyItems({ slot, items }: SlotItemsProps) {
   const [text, setText] = useState('');
   const found = useParts({ text, kind: slot, page: 0 });
   return (
-    <div className="stack">
+    <Stack spacing={2}>
       <TextField
         id="slot-search"
         label={w.findAmong(found.count)}
@@ -59,7 +64,7 @@ function ManyItems({ slot, items }: SlotItemsProps) {
         slot={slot}
         items={text.trim() === '' ? items : (found.parts as readonly CatalogueItem[])}
       />
-    </div>
+    </Stack>
   );
 }
 
@@ -95,8 +100,8 @@ function ItemsOf({ slot, items }: SlotItemsProps) {
     router.refresh();
   };
   return (
-    <section className="slot-items">
-      <div className="slot-head">
+    <section data-part="slot-items">
+      <div className={css.slotHead} data-part="slot-head">
         <h3>{slotName(slot)}</h3>
         {slot === 'arrows' && (
           <Link href={href('kit', { part: 'arrow' })} prefetch={false}>
@@ -114,20 +119,20 @@ function ItemsOf({ slot, items }: SlotItemsProps) {
         />
       </div>
       {trouble && (
-        <p className="note" data-kind="stop" role="alert">
+        <Note kind="stop" role="alert">
           {trouble}
-        </p>
+        </Note>
       )}
       {own && <OwnPart slot={slot} onTake={(label) => choose(null, true, label)} />}
       {part && (part.item === null || part.item.id === BUILT_ID) && (
-        <div className="own-now">
-          <b>{part.label}</b> <span className="tag">{part.owned ? w.own : w.builtHere}</span>
+        <div className={css.ownNow}>
+          <b>{part.label}</b> <Tag>{part.owned ? w.own : w.builtHere}</Tag>
           <Button variant="text" onClick={() => void choose(null, false)}>
             {w.putBack}
           </Button>
         </div>
       )}
-      <ul className="rows item-rows">
+      <Rows className={css.itemRows} data-part="item-rows">
         {offers.map((offer) => {
           const taken = part?.item?.id === offer.item.id;
           return (
@@ -140,7 +145,7 @@ function ItemsOf({ slot, items }: SlotItemsProps) {
             />
           );
         })}
-      </ul>
+      </Rows>
     </section>
   );
 }
@@ -164,27 +169,32 @@ function ItemRow({
         <b>
           {item.maker} {item.model}
         </b>
-        <div className="small soft">
+        <Typography variant="small" color="textSecondary" component="div">
           <WithFractions text={partFacts(item, snapshot.shop.units)} />
-        </div>
+        </Typography>
         {against.length > 0 && (
-          <div className="small item-against">
-            <span className="tag" data-kind={hard ? 'out' : 'warn'}>
-              {hard ? w.refuses : w.warns}
-            </span>{' '}
+          <Typography variant="small" component="div" className={css.itemAgainst}>
+            <Tag kind={hard ? 'out' : 'warn'}>{hard ? w.refuses : w.warns}</Tag>{' '}
             <WithFractions text={against.map((finding) => finding.reason).join('; ')} />
-          </div>
+          </Typography>
         )}
       </div>
-      <div className="item-price">
-        <span className="figure">{writeMoney(own ? 0 : sellCents(item))}</span>
+      <div className={css.itemPrice}>
+        <Typography variant="figure">{writeMoney(own ? 0 : sellCents(item))}</Typography>
         {!own && item.closeOutCents !== null && (
-          <s className="small soft figure">{writeMoney(item.priceCents)}</s>
+          <Typography
+            variant="figure"
+            color="textSecondary"
+            sx={{ fontSize: 'var(--size-fine)' }}
+            component="s"
+          >
+            {writeMoney(item.priceCents)}
+          </Typography>
         )}
         {!own && (
-          <span className="small soft">
+          <Typography variant="small" color="textSecondary">
             {item.stock > 0 ? w.stock(item.stock) : w.days(item.deliveryDays)}
-          </span>
+          </Typography>
         )}
       </div>
       {hard && !taken ? (
@@ -208,7 +218,7 @@ function OwnPart({ slot, onTake }: { slot: Slot; onTake: (label: string) => Prom
   const [missing, setMissing] = useState(false);
   return (
     <form
-      className="own-part"
+      className={css.ownPart}
       noValidate
       onSubmit={(event) => {
         event.preventDefault();

@@ -1,11 +1,14 @@
 'use client';
 import { useState } from 'react';
 import Link from 'next/link';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { SLOTS, type Slot, type SlotInfo } from '@/core/kit';
 import { writeMoney } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kit as w } from '../../words';
+import css from './SlotList.module.css';
 
 /** The places with what fills them; the rarer ones stand behind a word until one is wanted. */
 export function SlotList({ current }: { current: Slot }) {
@@ -15,19 +18,14 @@ export function SlotList({ current }: { current: Slot }) {
   const shown = SLOTS.filter((slot) => all || filled(slot));
   const hidden = SLOTS.filter((slot) => !filled(slot)).length;
   return (
-    <nav className="slots" aria-label={w.slots}>
+    <nav className={css.slots} data-part="slots" aria-label={w.slots}>
       {shown.map((slot) => (
         <SlotLine key={slot.id} slot={slot} current={slot.id === current} />
       ))}
       {hidden > 0 && (
-        <button
-          type="button"
-          className="link-button slots-more"
-          aria-expanded={all}
-          onClick={() => setAll(!all)}
-        >
+        <Button type="button" variant="link" aria-expanded={all} onClick={() => setAll(!all)}>
           {all ? w.fewer : w.more(hidden)}
-        </button>
+        </Button>
       )}
     </nav>
   );
@@ -45,17 +43,17 @@ function SlotLine({ slot: { id, name, required }, current }: { slot: SlotInfo; c
       prefetch={false}
       aria-current={current ? 'true' : undefined}
     >
-      <span className="slot-name">
+      <span className={css.slotName}>
         {name}
         {part?.owned && ` · ${w.own}`}
       </span>
-      <span className="slot-part">
+      <span className={css.slotPart}>
         {part ? part.label : <i>{required ? w.choose : w.optional}</i>}
       </span>
-      <span className="slot-price figure">
+      <Typography variant="figure" className={css.slotPrice}>
         {part && !part.owned && writeMoney(part.priceCents)}
         {waits && waits > snapshot.today && ' *'}
-      </span>
+      </Typography>
     </Link>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import {
   partName,
   slotName,
@@ -13,7 +14,10 @@ import { dayText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kitPackages as w } from '../../words';
+import { FieldError, Note } from '../../pieces/texts';
+import { BlockTitle, Rows } from '../../pieces/layout';
 import { useWishes } from './Wishes';
+import waysCss from './ways.module.css';
 
 /** What stands in the way, and each single thing that would do, with what it costs. */
 export function WaysOut({
@@ -32,18 +36,18 @@ export function WaysOut({
         ? w.nothingFor(slots)
         : w.nothingFits;
   return (
-    <section className="ways" aria-label={w.waysTitle}>
-      <p className="note" data-kind={packages.length > 0 ? undefined : 'stop'} role="status">
+    <section className={waysCss.ways} data-part="ways" aria-label={w.waysTitle}>
+      <Note kind={packages.length > 0 ? undefined : 'stop'} role="status">
         {why}
-      </p>
+      </Note>
       {ways.length > 0 && (
         <>
-          <h3 className="block-title">{w.waysTitle}</h3>
-          <ul className="rows">
+          <BlockTitle>{w.waysTitle}</BlockTitle>
+          <Rows>
             {ways.map((way) => (
               <Way key={JSON.stringify(way)} way={way} items={items} />
             ))}
-          </ul>
+          </Rows>
         </>
       )}
     </section>
@@ -107,12 +111,10 @@ function Way({ way, items }: { way: WayOut; items: readonly CatalogueItem[] }) {
     <li>
       <div>
         <b>{say()}</b>
-        <div className="small soft">{w.ways.then(writeMoney(way.priceCents))}</div>
-        {trouble && (
-          <p className="field-error" role="alert">
-            {trouble}
-          </p>
-        )}
+        <Typography variant="small" color="textSecondary" component="div">
+          {w.ways.then(writeMoney(way.priceCents))}
+        </Typography>
+        {trouble && <FieldError role="alert">{trouble}</FieldError>}
       </div>
       <Button
         variant="outlined"

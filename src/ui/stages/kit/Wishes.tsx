@@ -3,11 +3,14 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Close from '@mui/icons-material/Close';
+import Typography from '@mui/material/Typography';
 import { partName, slotName, SLOTS, type CatalogueItem, type Slot } from '@/core/kit';
 import type { KitWishes } from '@/core/job';
 import { read, write } from '@/core/units';
+import { Press } from '../../pieces/Press';
 import { useJob } from '../../job/JobProvider';
 import { kitPackages as w } from '../../words';
+import wishCss from './wish.module.css';
 
 /** Changes what whole packages keep to; kept with the job. */
 export function useWishes() {
@@ -42,32 +45,32 @@ export function Wishes({ items }: { items: readonly CatalogueItem[] }) {
         : [...wishes.extra, slot],
     });
   return (
-    <div className="wishes">
-      <p className="wishes-line">
-        <span className="soft">{w.wishes(wishes.extra.map(slotName), massSaid)}</span>
-        <button
-          type="button"
-          className="link-button"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-        >
+    <div className={wishCss.wishes}>
+      <p className={wishCss.wishesLine}>
+        <Typography color="textSecondary" component="span">
+          {w.wishes(wishes.extra.map(slotName), massSaid)}
+        </Typography>
+        <Button type="button" variant="link" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? w.wishesClose : w.wishesOpen}
-        </button>
+        </Button>
       </p>
       {open && (
-        <div className="wishes-open">
-          <div className="wish-places" role="group" aria-label={w.also}>
-            <span className="small soft">{w.also}</span>
+        <div className={wishCss.wishesOpen}>
+          <div className={wishCss.wishPlaces} role="group" aria-label={w.also}>
+            <Typography variant="small" color="textSecondary">
+              {w.also}
+            </Typography>
             {extras.map(({ id }) => (
-              <button
+              <Press
                 key={id}
                 type="button"
-                className="wish"
+                className={wishCss.wish}
+                data-part="wish"
                 aria-pressed={wishes.extra.includes(id)}
                 onClick={() => void toggle(id)}
               >
                 {slotName(id)}
-              </button>
+              </Press>
             ))}
           </div>
           <MassLimit
@@ -78,23 +81,23 @@ export function Wishes({ items }: { items: readonly CatalogueItem[] }) {
         </div>
       )}
       {wishes.without.length > 0 && (
-        <ul className="without">
+        <ul className={wishCss.without} data-part="without">
           {wishes.without.map((id) => {
             const item = items.find((other) => other.id === id);
             const name = item ? partName(item) : id;
             return (
               <li key={id}>
                 {w.without(name)}
-                <button
+                <Button
                   type="button"
-                  className="plain-button"
+                  variant="plain"
                   aria-label={w.allowAgain(name)}
                   onClick={() =>
                     void change({ without: wishes.without.filter((other) => other !== id) })
                   }
                 >
                   <Close />
-                </button>
+                </Button>
               </li>
             );
           })}
@@ -127,7 +130,7 @@ function MassLimit({
   };
   return (
     <form
-      className="wish-mass"
+      data-part="wish-mass"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();

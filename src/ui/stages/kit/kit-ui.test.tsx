@@ -56,14 +56,16 @@ test('the one total says what it is made of; work only where the shop charges fo
       },
     }),
   );
-  const made = document.querySelector('.made-of')!.textContent!.replace(/\s/g, ' ');
+  const made = document.querySelector('[data-part="made-of"]')!.textContent!.replace(/\s/g, ' ');
   const [, minutes] = /bench work € [\d ]+ for (\d+) min/.exec(made)!;
   // At a euro a minute the total is bow, parts and minutes.
-  const total = document.querySelector('.head .big')!.textContent!.replace(/\D/g, '');
+  const total = document
+    .querySelector('[data-part="head"] .MuiTypography-big')!
+    .textContent!.replace(/\D/g, '');
   expect(Number(total)).toBe(899 + 129 + Number(minutes));
   expect(made).toContain('Bow € 899 · parts € 129');
   expect(made).toContain('of it 19 % tax, €');
   unmount();
   show(aSnapshot({ rest: { bow: aBow(), parts: [rest] } }));
-  expect(document.querySelector('.made-of')!.textContent).not.toContain('bench work');
+  expect(document.querySelector('[data-part="made-of"]')!.textContent).not.toContain('bench work');
 });

@@ -1,6 +1,8 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { jobBareShaft, laneEntry } from '@/core/job';
 import { latest, readingText } from '@/core/setup';
 import { bareShaftTear } from '@/core/tuning';
@@ -9,8 +11,11 @@ import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
 import { paperWords } from '../../words';
-import { RestContradiction } from './RestContradiction';
 import { NumberSet } from '../../fields/NumberSet';
+import { StepSay } from '../../pieces/layout';
+import { FieldError, Note } from '../../pieces/texts';
+import { RestContradiction } from './RestContradiction';
+import css from './BareShaft.module.css';
 
 const p = paperWords.bare;
 /** Bare shafts against fletched ones, as the tear they stand for. */
@@ -37,8 +42,8 @@ export function BareShaft() {
     setTrouble('');
   };
   return (
-    <div className="stack lane-check">
-      <p className="step-say">{p.hint}</p>
+    <Stack spacing={2} className={css.laneCheck} data-part="lane-check">
+      <StepSay>{p.hint}</StepSay>
       <Dock>
         <NumberSet
           first={1}
@@ -73,23 +78,21 @@ export function BareShaft() {
           <Button type="submit" variant="contained" fullWidth>
             {p.take}
           </Button>
-          <p className="field-error" role={trouble ? 'alert' : undefined}>
-            {trouble}
-          </p>
+          <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
         </NumberSet>
       </Dock>
       {stands && (
-        <p className="note" role="status">
+        <Note role="status">
           {p.stands(p.size(stands.rightMm, stands.upMm))} {!stands.tells && p.weak}
-        </p>
+        </Note>
       )}
       <BareShaftMove />
       {last && (
-        <p className="soft">
+        <Typography color="textSecondary">
           {last.who}: <b>{readingText(last, units)}</b>, {last.entered}
-        </p>
+        </Typography>
       )}
-    </div>
+    </Stack>
   );
 }
 
@@ -117,11 +120,7 @@ function BareShaftMove() {
           )
         : p.states[advice.state];
   return (
-    <div
-      className="note"
-      role="status"
-      data-kind={advice.state === 'together' ? 'good' : undefined}
-    >
+    <Note role="status" kind={advice.state === 'together' ? 'good' : undefined}>
       <p>{text}</p>
       <RestContradiction />
       {advice.restMm !== 0 && (
@@ -134,6 +133,6 @@ function BareShaftMove() {
           {paperWords.done}
         </Button>
       )}
-    </div>
+    </Note>
   );
 }

@@ -1,9 +1,13 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import { jobMarks } from '@/core/job';
 import { write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { marksWords as m } from '../../words';
 import { Discard } from '../../job/Discard';
+import { BlockTitle, Rows } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
+import css from './ConfirmedList.module.css';
 
 /** Three marks that scatter more than this do not agree, mm at the pin. Shop rule. */
 const APART_MM = 1;
@@ -17,33 +21,31 @@ export function ConfirmedList() {
   const odd = fit?.ok ? fit.odd : null;
   return (
     <section>
-      <h3 className="block-title">{m.confirmed}</h3>
-      {shots.length === 0 && <p className="soft">{m.noneConfirmed}</p>}
-      <ul className="rows confirmed-rows">
+      <BlockTitle>{m.confirmed}</BlockTitle>
+      {shots.length === 0 && <Typography color="textSecondary">{m.noneConfirmed}</Typography>}
+      <Rows className={css.confirmedRows} data-part="confirmed-rows">
         {shots.map((shot, i) => (
           <li key={shot.seq} data-out={odd === i ? 'yes' : 'no'}>
-            <b className="figure">{say(shot.distanceM)}</b>
-            <span className="mark-place">
+            <Typography variant="figure" component="b">
+              {say(shot.distanceM)}
+            </Typography>
+            <span className={css.markPlace}>
               {i === 0 ? m.reference : m.at(shot.dropMm.toFixed(1))}
             </span>
-            <span className="small soft">
+            <Typography variant="small" color="textSecondary">
               {shot.scaleM !== null && `${m.scaleRead(say(shot.scaleM))} `}
               {fit?.ok && fit.sigmaMarkMm !== null && m.residual(signed(fit.residualsMm[i]!))}
-            </span>
+            </Typography>
             <Discard seq={shot.seq} />
           </li>
         ))}
-      </ul>
-      {fit && !fit.ok && <p className="note">{fit.message}</p>}
+      </Rows>
+      {fit && !fit.ok && <Note>{fit.message}</Note>}
       {fit?.ok && shots.length === 3 && (fit.sigmaMarkMm ?? 0) > APART_MM && (
-        <p className="note" role="alert">
-          {m.cannotTell}
-        </p>
+        <Note role="alert">{m.cannotTell}</Note>
       )}
       {odd !== null && fit?.ok && (
-        <p className="note" role="alert">
-          {m.odd(say(shots[odd]!.distanceM), signed(fit.residualsMm[odd]!))}
-        </p>
+        <Note role="alert">{m.odd(say(shots[odd]!.distanceM), signed(fit.residualsMm[odd]!))}</Note>
       )}
     </section>
   );

@@ -1,6 +1,8 @@
 'use client';
 import { Margin } from '../../job/Margin';
 import { lane as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Note } from '../../pieces/texts';
 import { LaneParts } from './LaneParts';
 import { LaneStep } from './LaneStep';
 import { useCordStep } from './useCordStep';
@@ -10,14 +12,14 @@ export function CordAgain() {
   const step = useCordStep();
   return (
     <>
-      <main className="work">
+      <Work>
         <LaneParts current="cord" />
         {step ? (
           <LaneStep step={step} nextPart="speed" nextName={w.speed} />
         ) : (
-          <p className="note">{w.noCord}</p>
+          <Note>{w.noCord}</Note>
         )}
-      </main>
+      </Work>
       <Margin
         because={[w.because.cord]}
         watch={(step?.template.watch ?? []).map((text) => ({ id: text, text }))}

@@ -1,10 +1,17 @@
 'use client';
+import Typography from '@mui/material/Typography';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { slopeTable, weatherTable } from '@/core/flight';
 import { levelCosts, type JobMarks } from '@/core/job';
 import { M_PER_YARD, metre, write, type Metre } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { marksWords } from '../../words';
 import { GridTable } from '../../fields/GridTable';
+import { BlockTitle } from '../../pieces/layout';
+import css from './FieldCard.module.css';
 
 const w = marksWords.field;
 const SLOPES = [-40, -30, -20, -10, 10, 20, 30, 40];
@@ -23,10 +30,10 @@ export function FieldCard({ marks }: { marks: JobMarks }) {
   const costs = levelCosts(flight, marks.referenceM, distances);
   const head = distances.map(say);
   return (
-    <div className="field-card">
+    <div className={css.fieldCard}>
       <section>
-        <h3 className="block-title">{w.slope}</h3>
-        <p className="soft">{w.slopeHint}</p>
+        <BlockTitle>{w.slope}</BlockTitle>
+        <Typography color="textSecondary">{w.slopeHint}</Typography>
         <CardTable
           head={head}
           rows={SLOPES.map((slope) => ({
@@ -38,14 +45,14 @@ export function FieldCard({ marks }: { marks: JobMarks }) {
         />
       </section>
       <section>
-        <h3 className="block-title">{w.weather}</h3>
+        <BlockTitle>{w.weather}</BlockTitle>
         <CardTable
           head={head}
           rows={weather.map((row) => ({ name: w.rows[row.id], cells: row.hitMm.map(hits) }))}
         />
       </section>
       <section>
-        <h3 className="block-title">{w.levels}</h3>
+        <BlockTitle>{w.levels}</BlockTitle>
         <CardTable
           head={head}
           rows={(['second', 'third', 'first'] as const).map((axis) => ({
@@ -67,29 +74,31 @@ function CardTable({
   rows: readonly { readonly name: string; readonly cells: readonly string[] }[];
 }) {
   return (
-    <GridTable className="slope-table">
-      <thead>
-        <tr>
-          <th />
+    <GridTable className={css.slopeTable}>
+      <TableHead>
+        <TableRow>
+          <TableCell />
           {head.map((text) => (
-            <th key={text} className="right figure">
-              {text}
-            </th>
+            <TableCell key={text} align="right">
+              <Typography variant="figure">{text}</Typography>
+            </TableCell>
           ))}
-        </tr>
-      </thead>
-      <tbody>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {rows.map(({ name, cells }) => (
-          <tr key={name}>
-            <th scope="row">{name}</th>
+          <TableRow key={name}>
+            <TableCell component="th" scope="row">
+              {name}
+            </TableCell>
             {cells.map((text, i) => (
-              <td key={head[i]} className="right figure">
-                {text}
-              </td>
+              <TableCell key={head[i]} align="right">
+                <Typography variant="figure">{text}</Typography>
+              </TableCell>
             ))}
-          </tr>
+          </TableRow>
         ))}
-      </tbody>
+      </TableBody>
     </GridTable>
   );
 }

@@ -7,6 +7,9 @@ import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { lane as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Note } from '../../pieces/texts';
+import { Block, Split } from '../../pieces/layout';
 import { ConfirmedList } from './ConfirmedList';
 import { GroupWork } from './GroupWork';
 import { LaneParts } from './LaneParts';
@@ -22,12 +25,12 @@ export function FirstDistance() {
   const shots = confirmedShots(derived);
   return (
     <>
-      <main className="work">
+      <Work>
         <LaneParts current="first" />
         <StepNotes step={step} say={shots.length === 0} />
         {radius === null ? (
           <>
-            <p className="note">{w.needPin}</p>
+            <Note>{w.needPin}</Note>
             <Button
               component={Link}
               variant="contained"
@@ -39,13 +42,13 @@ export function FirstDistance() {
         ) : (
           <>
             <GroupWork key={shots.length} radiusMm={radius} />
-            <div className="split block">
+            <Block as={Split}>
               <ConfirmedList />
               {shots.length > 0 && <ScaleReads />}
-            </div>
+            </Block>
           </>
         )}
-      </main>
+      </Work>
       <Margin
         because={[w.because.hotelling, w.because.model]}
         watch={[

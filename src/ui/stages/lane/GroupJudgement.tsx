@@ -3,17 +3,19 @@ import { pinClicks, type GroupResult } from '@/core/flight';
 import { itemOf } from '@/core/kit';
 import { useJob } from '../../job/JobProvider';
 import { lane as w, marksWords as m } from '../../words';
+import { Note } from '../../pieces/texts';
+import css from './GroupJudgement.module.css';
 
 /** What a group says: on the aim, too few hits to tell, or how the pin is moved, in clicks where it has them. */
 export function GroupJudgement({ answer }: { answer: GroupResult }) {
   const { derived } = useJob();
   const click = itemOf(derived.kit, 'sight')?.attrs.clickMm ?? null;
-  if (answer.pValue === null) return <p className="note">{w.few(answer.hitsNeeded!)}</p>;
+  if (answer.pValue === null) return <Note>{w.few(answer.hitsNeeded!)}</Note>;
   if (!answer.adjust) {
     return (
-      <p className="note" data-kind="good" role="status">
+      <Note kind="good" role="status">
         {w.onAim} {answer.hitsNeeded ? w.moreToShow(answer.hitsNeeded) : ''}
-      </p>
+      </Note>
     );
   }
   const { rightMm, upMm } = answer.pinMove!;
@@ -21,7 +23,7 @@ export function GroupJudgement({ answer }: { answer: GroupResult }) {
   const small = (n: number) => Math.abs(n) < 0.05;
   const clicks = click === null ? null : pinClicks(answer.pinMove!, click);
   return (
-    <p className="note pin-move" role="status">
+    <Note className={css.pinMove} data-part="pin-move" role="status">
       <b>
         {w.move(
           small(upMm) ? '' : upMm > 0 ? w.pinUp(figure(upMm)) : w.pinDown(figure(upMm)),
@@ -39,6 +41,6 @@ export function GroupJudgement({ answer }: { answer: GroupResult }) {
             String(click),
           )
         : m.noClick}
-    </p>
+    </Note>
   );
 }

@@ -1,13 +1,18 @@
 'use client';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { write } from '@/core/units';
 import { TargetDrawing } from '../../drawings/TargetDrawing';
 import { SmallNumber } from '../../fields/SmallNumber';
 import { useJob } from '../../job/JobProvider';
 import { devices as d, lane as w, marksWords as m } from '../../words';
+import { FieldError } from '../../pieces/texts';
+import { Actions } from '../../pieces/layout';
 import { GroupJudgement } from './GroupJudgement';
 import { TypedHit } from './TypedHit';
 import { useGroup } from './useGroup';
+import entryCss from './entry.module.css';
 
 type Group = ReturnType<typeof useGroup>;
 
@@ -15,25 +20,23 @@ type Group = ReturnType<typeof useGroup>;
 export function GroupWork({ radiusMm }: { radiusMm: number }) {
   const group = useGroup(radiusMm);
   return (
-    <div className="group-split">
+    <div className={entryCss.groupSplit}>
       <TargetSide group={group} />
-      <div className="stack">
+      <Stack spacing={2}>
         <GroupFields group={group} />
         {group.spread && (
-          <p className="small soft">
+          <Typography variant="small" color="textSecondary" component="p">
             {m.group(
               `${group.spread.rmsMm.toFixed(0)} mm`,
               `${group.spread.widestMm.toFixed(0)} mm`,
             )}
-          </p>
+          </Typography>
         )}
         {group.answer && <GroupJudgement answer={group.answer} />}
         <GroupActions group={group} />
-        <p className="field-error" role={group.trouble ? 'alert' : undefined}>
-          {group.trouble}
-        </p>
+        <FieldError role={group.trouble ? 'alert' : undefined}>{group.trouble}</FieldError>
         <TypedHit onHit={group.add} />
-      </div>
+      </Stack>
     </div>
   );
 }
@@ -45,7 +48,7 @@ function TargetSide({ group }: { group: Group }) {
     </Button>
   );
   return (
-    <div className="stack target-side">
+    <Stack spacing={2} className={entryCss.targetSide}>
       <TargetDrawing
         halfMm={group.halfMm}
         hits={group.hits}
@@ -54,22 +57,24 @@ function TargetSide({ group }: { group: Group }) {
         before={group.before}
         onTap={group.add}
       />
-      <div className="actions hit-actions">
-        <b className="figure">{w.hits(group.hits.length)}</b>
+      <Actions className={entryCss.hitActions}>
+        <Typography variant="figure" component="b">
+          {w.hits(group.hits.length)}
+        </Typography>
         {small(w.removeLast, group.hits.length === 0 ? null : group.removeLast)}
         {small(w.closer, group.closer)}
         {small(w.wider, group.wider)}
-      </div>
+      </Actions>
       <Button
         variant="text"
-        className="practise"
+        className={entryCss.practise}
         title={d.practiceHint}
         disabled={group.practising || !group.far.ok}
         onClick={group.practise}
       >
         {d.practiseMany}
       </Button>
-    </div>
+    </Stack>
   );
 }
 
@@ -78,7 +83,7 @@ function GroupFields({ group }: { group: Group }) {
   const { first, further, expected } = group;
   return (
     <>
-      <div className="group-fields">
+      <div className={entryCss.groupFields}>
         <SmallNumber
           name="group-distance"
           label={w.distanceLabel}
@@ -96,13 +101,13 @@ function GroupFields({ group }: { group: Group }) {
           />
         )}
       </div>
-      <p className="soft">
+      <Typography color="textSecondary">
         {further
           ? `${m.dropRead} ${expected === null ? '' : m.dropHint(expected.toFixed(1))}`
           : first === null
             ? w.hitsHint
             : m.first(write(first, 'distance', units, { decimals: 0 }))}
-      </p>
+      </Typography>
     </>
   );
 }
@@ -112,7 +117,7 @@ function GroupActions({ group }: { group: Group }) {
   const { answer, far, correctedMm, confirm } = group;
   const said = far.ok ? write(far.si, 'distance', units, { decimals: 0 }) : '';
   return (
-    <div className="actions">
+    <Actions>
       <Button
         variant="contained"
         disabled={!answer || answer.pValue === null || answer.adjust}
@@ -130,6 +135,6 @@ function GroupActions({ group }: { group: Group }) {
           {m.takeCorrected(said, correctedMm.toFixed(1))}
         </Button>
       )}
-    </div>
+    </Actions>
   );
 }

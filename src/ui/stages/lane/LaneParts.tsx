@@ -10,6 +10,7 @@ import { useStage } from '../../job/useStage';
 import { frame, lane as w } from '../../words';
 import { useCordStep } from './useCordStep';
 import { useSightSteps } from './useSightSteps';
+import css from './LaneParts.module.css';
 
 /** What each part of the lane takes: to be taken again it says so there. */
 const KEYS: Readonly<Record<string, readonly SetupKey[]>> = {
@@ -42,7 +43,7 @@ export function LaneParts({ current }: { current: string }) {
     id,
     name,
     href: href('lane', { part: id }),
-    value: again(id) ? <span className="again-word">{frame.againTag}</span> : (value ?? w.none),
+    value: again(id) ? <span className={css.againWord}>{frame.againTag}</span> : (value ?? w.none),
   });
   return (
     <>

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import type { JobStep } from '@/core/route';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
+import { StepSay } from '../../pieces/layout';
 import { StepWork } from '../bench/StepWork';
 
 /** A step of the lane worked like one of the bench, with the way to the next part. */
@@ -20,7 +21,7 @@ export function LaneStep({
   const { href } = useStage();
   return (
     <>
-      <p className="step-say">{step.template.say(context)}</p>
+      <StepSay>{step.template.say(context)}</StepSay>
       <StepWork
         step={step}
         asked={null}

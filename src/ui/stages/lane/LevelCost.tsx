@@ -1,8 +1,10 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import { USUAL_FIRST_M } from '@/core/flight';
 import { levelCosts, levelFlight, type Axis } from '@/core/job';
 import { latest, setupValue, type SetupKey } from '@/core/setup';
 import { metre, write } from '@/core/units';
+import { Note } from '../../pieces/texts';
 import { useJob } from '../../job/JobProvider';
 import { marksWords as m } from '../../words';
 
@@ -32,9 +34,12 @@ export function LevelCost({ of }: { of: SetupKey }) {
     )
     .join(', ');
   const out = off > setupValue(of).tolerance;
-  return (
-    <p className={out ? 'note level-cost' : 'soft level-cost'}>
-      {m.cost(`${shown.toFixed(1)}°`, rows)}.{known.usual && ` ${m.costUsual}`}
-    </p>
+  const said = `${m.cost(`${shown.toFixed(1)}°`, rows)}.${known.usual ? ` ${m.costUsual}` : ''}`;
+  return out ? (
+    <Note sx={{ my: 1 }}>{said}</Note>
+  ) : (
+    <Typography color="textSecondary" sx={{ my: 1 }}>
+      {said}
+    </Typography>
   );
 }

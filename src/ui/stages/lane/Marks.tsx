@@ -1,5 +1,11 @@
 'use client';
 import Link from 'next/link';
+import Button from '@mui/material/Button';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Typography from '@mui/material/Typography';
 import { itemOf } from '@/core/kit';
 import { jobMarks, markDistances, type JobMarks, type MarkInput } from '@/core/job';
 import { latest } from '@/core/setup';
@@ -11,11 +17,15 @@ import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { lane as w, marksWords as m } from '../../words';
+import { GridTable } from '../../fields/GridTable';
+import { Work } from '../../job/Work';
+import { ValueTabs, Verdict } from '../../pieces/layout';
+import { Note, Tag } from '../../pieces/texts';
 import { FieldCard } from './FieldCard';
 import { LaneParts } from './LaneParts';
 import { PinGaps } from './PinGaps';
 import { TapeMaker } from './TapeMaker';
-import { GridTable } from '../../fields/GridTable';
+import css from './Marks.module.css';
 
 const VIEWS = ['marks', 'tape', 'pins', 'field'] as const;
 type View = (typeof VIEWS)[number];
@@ -38,28 +48,29 @@ export function Marks() {
   );
   return (
     <>
-      <main className="work">
+      <Work>
         <LaneParts current="marks" />
-        <ul className="value-tabs">
+        <ValueTabs>
           {views.map((id) => (
             <li key={id}>
-              <Link
-                className="plain-button"
+              <Button
+                variant="plain"
+                component={Link}
                 href={href('lane', { part: 'marks', ...(id === 'marks' ? {} : { view: id }) })}
                 scroll={false}
                 aria-current={id === view ? 'step' : undefined}
               >
                 {m.tabs[id]}
-              </Link>
+              </Button>
             </li>
           ))}
-        </ul>
-        {!marks.answer.ok && <p className="note">{marks.answer.message}</p>}
+        </ValueTabs>
+        {!marks.answer.ok && <Note>{marks.answer.message}</Note>}
         {marks.flight && view === 'marks' && <MarkRows marks={marks} />}
         {marks.flight && view === 'tape' && <TapeMaker />}
         {marks.flight && view === 'pins' && <PinGaps marks={marks} />}
         {marks.flight && view === 'field' && <FieldCard marks={marks} />}
-      </main>
+      </Work>
       <Margin
         first={<Inputs inputs={marks.inputs} />}
         because={BECAUSE[view]}
@@ -90,41 +101,56 @@ function MarkRows({ marks }: { marks: JobMarks }) {
     shots.some((shot) => Math.abs(shot.distanceM - distanceM) < 0.5);
   return (
     <>
-      {clear === 0 && (
-        <p className="note" data-kind="stop">
-          {w.noneClear}
-        </p>
-      )}
+      {clear === 0 && <Note kind="stop">{w.noneClear}</Note>}
       <Fit marks={marks} />
       {rows.length > 0 && first !== null && (
-        <div className="marks-split">
-          <GridTable className="marks-table">
-            <thead>
-              <tr>
-                <th>{w.distance}</th>
-                <th className="right">{w.belowOf(say(referenceM))}</th>
-                <th className="right">{w.spread}</th>
-                <th className="right">{w.time}</th>
-                <th className="right">{w.impact}</th>
-                <th className="right">{w.energy}</th>
-              </tr>
-            </thead>
-            <tbody>
+        <div className={css.marksSplit}>
+          <GridTable className={css.marksTable}>
+            <TableHead>
+              <TableRow>
+                <TableCell>{w.distance}</TableCell>
+                <TableCell align="right">{w.belowOf(say(referenceM))}</TableCell>
+                <TableCell align="right">{w.spread}</TableCell>
+                <TableCell align="right">{w.time}</TableCell>
+                <TableCell align="right">{w.impact}</TableCell>
+                <TableCell align="right">{w.energy}</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {rows.map((mark) => (
-                <tr key={mark.distanceM} data-confirmed={confirmed(mark.distanceM) ? 'yes' : 'no'}>
-                  <td>
-                    <b className="figure">{say(mark.distanceM)}</b>
-                  </td>
-                  <td className="right figure strong">{signed(first - mark.pinAboveArrowMm)} mm</td>
-                  <td className="right figure soft">
-                    {mark.sigma === null ? '' : mark.sigma.toFixed(1)}
-                  </td>
-                  <td className="right figure">{mark.timeOfFlightS.toFixed(2)} s</td>
-                  <td className="right figure">{write(mark.impactSpeedMps, 'speed', units)}</td>
-                  <td className="right figure">{mark.impactEnergyJ.toFixed(0)} J</td>
-                </tr>
+                <TableRow
+                  key={mark.distanceM}
+                  data-confirmed={confirmed(mark.distanceM) ? 'yes' : 'no'}
+                >
+                  <TableCell>
+                    <Typography variant="figure" component="b">
+                      {say(mark.distanceM)}
+                    </Typography>
+                  </TableCell>
+                  <TableCell align="right" className={css.strong}>
+                    <Typography variant="figure">
+                      {signed(first - mark.pinAboveArrowMm)} mm
+                    </Typography>
+                  </TableCell>
+                  <TableCell align="right">
+                    <Typography variant="figure" color="textSecondary">
+                      {mark.sigma === null ? '' : mark.sigma.toFixed(1)}
+                    </Typography>
+                  </TableCell>
+                  <TableCell align="right">
+                    <Typography variant="figure">{mark.timeOfFlightS.toFixed(2)} s</Typography>
+                  </TableCell>
+                  <TableCell align="right">
+                    <Typography variant="figure">
+                      {write(mark.impactSpeedMps, 'speed', units)}
+                    </Typography>
+                  </TableCell>
+                  <TableCell align="right">
+                    <Typography variant="figure">{mark.impactEnergyJ.toFixed(0)} J</Typography>
+                  </TableCell>
+                </TableRow>
               ))}
-            </tbody>
+            </TableBody>
           </GridTable>
           <MarksTape
             marks={rows.map((mark) => ({
@@ -134,7 +160,7 @@ function MarkRows({ marks }: { marks: JobMarks }) {
           />
         </div>
       )}
-      {clear !== null && clear > 0 && <p className="note">{w.clearTo(say(clear))}</p>}
+      {clear !== null && clear > 0 && <Note>{w.clearTo(say(clear))}</Note>}
     </>
   );
 }
@@ -146,14 +172,14 @@ function Fit({ marks: { fit, shots } }: { marks: JobMarks }) {
   const { snapshot, derived } = useJob();
   const units = snapshot.shop.units;
   if (!fit) return null;
-  if (!fit.ok) return <p className="note">{fit.message}</p>;
+  if (!fit.ok) return <Note>{fit.message}</Note>;
   const speed = (mps: number) => write(mps, 'speed', units, { decimals: 1 });
   const chrono = latest(derived.history, 'arrowSpeed')?.si ?? null;
   const apart = chrono === null ? 0 : fit.speedMps / chrono - 1;
   const say = (distanceM: number) => write(distanceM, 'distance', units, { decimals: 0 });
   return (
-    <div className="fit-says">
-      <p className="verdict">
+    <div className={css.fitSays}>
+      <Verdict>
         <b>
           {m.fitSays(
             speed(fit.speedMps),
@@ -164,11 +190,11 @@ function Fit({ marks: { fit, shots } }: { marks: JobMarks }) {
         {chrono !== null && Math.abs(apart) > 0.02 && (
           <span>{m.chrono(speed(chrono), `${Math.abs(apart * 100).toFixed(1)} %`)}</span>
         )}
-      </p>
+      </Verdict>
       {fit.odd !== null && (
-        <p className="note" role="alert">
+        <Note role="alert">
           {m.odd(say(shots[fit.odd]!.distanceM), signed(fit.residualsMm[fit.odd]!))}
-        </p>
+        </Note>
       )}
       {shots.length > 2 && (
         <ResidualChart
@@ -195,18 +221,19 @@ function Inputs({ inputs }: { inputs: readonly MarkInput[] }) {
           <li key={name}>
             {name}{' '}
             {si !== null && (
-              <b className="figure">
+              <Typography variant="figure" component="b">
                 <WithFractions
                   text={quantity === 'number' ? si.toFixed(2) : write(si, quantity, units)}
                 />
-              </b>
+              </Typography>
             )}{' '}
-            <span
-              className={from === 'measured' || from === 'shots' ? 'soft' : 'tag'}
-              data-kind={from === 'missing' ? 'out' : 'warn'}
-            >
-              {w.from[from]}
-            </span>
+            {from === 'measured' || from === 'shots' ? (
+              <Typography color="textSecondary" component="span">
+                {w.from[from]}
+              </Typography>
+            ) : (
+              <Tag kind={from === 'missing' ? 'out' : 'warn'}>{w.from[from]}</Tag>
+            )}
           </li>
         ))}
       </ul>

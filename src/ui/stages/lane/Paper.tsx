@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import Button from '@mui/material/Button';
 import { archerCautions, jobPaper } from '@/core/job';
 import { SCHOOLS } from '@/core/setup';
 import { adjustmentRule, ADJUSTMENTS } from '@/core/tuning';
@@ -8,12 +9,15 @@ import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { lane as w, paperWords as p } from '../../words';
+import { Work } from '../../job/Work';
+import { Block, ValueTabs } from '../../pieces/layout';
 import { BareShaft } from './BareShaft';
 import { LaneParts } from './LaneParts';
 import { PaperStrip } from './PaperStrip';
 import { StepNotes } from './StepNotes';
 import { TearEntry } from './TearEntry';
 import { WalkBack } from './WalkBack';
+import css from './Paper.module.css';
 
 const TABS = ['paper', 'bare', 'walk'] as const;
 type Tab = (typeof TABS)[number];
@@ -26,26 +30,27 @@ export function Paper() {
   const step = derived.plan.steps.find(({ id }) => id === 'paper')!;
   return (
     <>
-      <main className="work">
+      <Work>
         <LaneParts current="paper" />
-        <ul className="value-tabs">
+        <ValueTabs>
           {TABS.map((id) => (
             <li key={id}>
-              <Link
-                className="plain-button"
+              <Button
+                variant="plain"
+                component={Link}
                 href={href('lane', { part: 'paper', ...(id === 'paper' ? {} : { check: id }) })}
                 scroll={false}
                 aria-current={id === tab ? 'step' : undefined}
               >
                 {p.tabs[id]}
-              </Link>
+              </Button>
             </li>
           ))}
-        </ul>
+        </ValueTabs>
         {tab === 'paper' && <PaperWork />}
         {tab === 'bare' && <BareShaft />}
         {tab === 'walk' && <WalkBack />}
-      </main>
+      </Work>
       <PaperMargin tab={tab} watch={step.template.watch ?? []} />
     </>
   );
@@ -61,7 +66,7 @@ function PaperWork() {
       <TearEntry tune={tune} />
       <StepNotes step={step} />
       <PaperStrip />
-      <section className="block paper-school">
+      <Block className={css.paperSchool}>
         <Choice
           label={school.title}
           value={derived.context.schools.paper}
@@ -78,7 +83,7 @@ function PaperWork() {
             })
           }
         />
-      </section>
+      </Block>
     </>
   );
 }

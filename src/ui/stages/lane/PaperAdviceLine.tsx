@@ -10,8 +10,11 @@ import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { lane as w, paperWords as p } from '../../words';
-import { RestContradiction } from './RestContradiction';
 import { SmallNumber } from '../../fields/SmallNumber';
+import { FieldError, Note } from '../../pieces/texts';
+import { Actions } from '../../pieces/layout';
+import { RestContradiction } from './RestContradiction';
+import css from './PaperAdviceLine.module.css';
 
 const KIND = { tuned: 'good', adjust: 'now', shootMore: 'wait', checkCauses: 'stop' } as const;
 
@@ -25,7 +28,12 @@ export function PaperAdviceLine({ tune }: { tune: PaperTuneResult }) {
         ? null
         : p.hints[tune.why];
   return (
-    <section className="paper-advice" data-kind={KIND[tune.state]} aria-live="polite">
+    <section
+      className={css.paperAdvice}
+      data-part="paper-advice"
+      data-kind={KIND[tune.state]}
+      aria-live="polite"
+    >
       {tune.advice ? (
         <Move key={`${tune.advice.adjustment}${tune.advice.amount}`} tune={tune} />
       ) : (
@@ -35,7 +43,7 @@ export function PaperAdviceLine({ tune }: { tune: PaperTuneResult }) {
         </>
       )}
       {tune.causes && (
-        <ol className="causes">
+        <ol className={css.causes} data-part="causes">
           {tune.causes.map((id) => (
             <li key={id}>
               <b>{CAUSE_LOOKS[id].name}.</b> {CAUSE_LOOKS[id].look}
@@ -109,17 +117,17 @@ function Move({ tune }: { tune: PaperTuneResult }) {
       </h3>
       <p>{p.expected(tearWords(expected.rightMm, expected.upMm), sigmaMm.toFixed(0))}</p>
       {leaving.map(({ value: { key, to }, target: { low, high } }) => (
-        <p key={key} className="note" role="status">
+        <Note key={key} role="status">
           {p.leaves(
             setupValue(key).name,
             writeValue(key, to, units, true),
             writeValue(key, low, units, true),
             writeValue(key, high, units, true),
           )}
-        </p>
+        </Note>
       ))}
       <RestContradiction />
-      <div className="actions move-actions">
+      <Actions>
         <Button variant="contained" onClick={() => void move()}>
           {p.done}
         </Button>
@@ -135,20 +143,18 @@ function Move({ tune }: { tune: PaperTuneResult }) {
             result={typed}
           />
         )}
-      </div>
+      </Actions>
       {tune.runnerUp && (
         <Button
           variant="text"
           size="small"
-          className="instead"
+          className={css.instead}
           onClick={() => setInstead(!instead)}
         >
           <WithFractions text={p.instead(words(instead ? tune.advice! : tune.runnerUp))} />
         </Button>
       )}
-      <p className="field-error" role={trouble ? 'alert' : undefined}>
-        {trouble}
-      </p>
+      <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
     </>
   );
 }

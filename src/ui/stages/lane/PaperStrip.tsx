@@ -1,4 +1,5 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import { movedValues } from '@/core/job';
 import { MOVED_BY_PAPER, setupValue, tearWords, writeValue, type Reading } from '@/core/setup';
 import { ADJUSTMENTS } from '@/core/tuning';
@@ -7,6 +8,9 @@ import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { lane as w } from '../../words';
 import { Discard } from '../../job/Discard';
+import { Block } from '../../pieces/layout';
+import { Tag } from '../../pieces/texts';
+import css from './PaperStrip.module.css';
 
 /** A single paper within this may be a true tear under 4 mm with an archer's scatter on it. */
 const GOOD_PAPER_MM = 6;
@@ -27,12 +31,12 @@ export function PaperStrip() {
     )
     .sort((a, b) => b.seq - a.seq);
   return (
-    <section className="block">
+    <Block>
       <h3>{w.history}</h3>
       {rows.length === 0 ? (
-        <p className="soft">{w.noHistory}</p>
+        <Typography color="textSecondary">{w.noHistory}</Typography>
       ) : (
-        <ul className="papers">
+        <ul className={css.papers} data-part="papers">
           {rows.map((reading) =>
             reading.key === 'paperTear' ? (
               <SmallPaper key={reading.seq} reading={reading} />
@@ -42,7 +46,7 @@ export function PaperStrip() {
           )}
         </ul>
       )}
-    </section>
+    </Block>
   );
 }
 
@@ -54,12 +58,10 @@ function SmallPaper({ reading }: { reading: Reading }) {
     <li>
       <PaperDrawing nock={tear} small />
       <b>{tearWords(tear.rightMm, tear.upMm)}</b>
-      <span className="tag" data-kind={good ? 'in' : 'warn'}>
-        {good ? w.good : w.tearOut}
-      </span>
-      <span className="small soft">
+      <Tag kind={good ? 'in' : 'warn'}>{good ? w.good : w.tearOut}</Tag>
+      <Typography variant="small" color="textSecondary">
         {reading.who}, {whenText(reading.at, snapshot.shop.timeZone, snapshot.today)}
-      </span>
+      </Typography>
       <Discard seq={reading.seq} />
     </li>
   );
@@ -68,11 +70,13 @@ function SmallPaper({ reading }: { reading: Reading }) {
 function MoveItem({ reading }: { reading: Reading }) {
   const { snapshot } = useJob();
   return (
-    <li className="paper-move">
-      <span className="small soft">{setupValue(reading.key).name}</span>
-      <b className="figure">
+    <li className={css.paperMove}>
+      <Typography variant="small" color="textSecondary">
+        {setupValue(reading.key).name}
+      </Typography>
+      <Typography variant="figure" component="b">
         {writeValue(reading.key, reading.si ?? 0, snapshot.shop.units, true)}
-      </b>
+      </Typography>
     </li>
   );
 }

@@ -1,4 +1,6 @@
 'use client';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { pinDistances, pinLayout, type PinPlace } from '@/core/flight';
 import { dropsBelow, laneEntry, type JobMarks } from '@/core/job';
 import { itemOf } from '@/core/kit';
@@ -8,6 +10,10 @@ import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
 import { marksWords } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
+import { Note, Tag } from '../../pieces/texts';
+import { Rows, Verdict } from '../../pieces/layout';
+import css from './PinGaps.module.css';
+import entryCss from './entry.module.css';
 
 const w = marksWords.pins;
 const USUAL_PINS = 5;
@@ -65,27 +71,27 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
   const say = (distanceM: number) => write(distanceM, 'distance', units, { decimals: 0 });
   const outside = layout?.pins.filter((pin) => !pin.fits) ?? [];
   return (
-    <div className="pins-split">
+    <div className={css.pinsSplit}>
       {layout && <PinsDrawing layout={layout} housing={housing} say={say} />}
-      <div className="stack">
+      <Stack spacing={2}>
         {layout && (
           <>
             {outside.length > 0 && (
-              <p className="note" role="alert">
+              <Note role="alert">
                 {w.named(outside.map((pin) => say(pin.distanceM)).join(', '))}{' '}
                 {layout.firstAtMostMm === null
                   ? w.cannot(layout.spanMm.toFixed(1), housing.roomMm.toFixed(0))
                   : w.firstAtMost(layout.firstAtMostMm.toFixed(1))}
-              </p>
+              </Note>
             )}
             {outside.length === 0 && layout.firstAtMostMm !== null && (
-              <p className="verdict" role="status">
+              <Verdict role="status">
                 <b>{w.firstAtMost(layout.firstAtMostMm.toFixed(1))}</b>
-              </p>
+              </Verdict>
             )}
           </>
         )}
-        <div className="tear-fields pin-distances">
+        <div className={entryCss.tearFields}>
           {distances.map((text, i) => (
             <SmallNumber
               key={i}
@@ -96,18 +102,18 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
             />
           ))}
         </div>
-        <div className="tear-fields">
+        <div className={entryCss.tearFields}>
           <SmallNumber label={w.room} text={roomText} onText={setRoom} result={room} />
           <SmallNumber label={w.first} text={firstText} onText={setFirst} result={firstPin} />
         </div>
         {layout && (
-          <ol className="rows pin-rows">
+          <Rows as="ol" className={css.pinRows} data-part="pin-rows">
             {layout.pins.map((pin) => (
               <PinRow key={pin.distanceM} pin={pin} say={say} />
             ))}
-          </ol>
+          </Rows>
         )}
-      </div>
+      </Stack>
     </div>
   );
 }
@@ -115,12 +121,18 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
 function PinRow({ pin, say }: { pin: PinPlace; say: (distanceM: number) => string }) {
   return (
     <li data-out={pin.fits ? 'no' : 'yes'}>
-      <b className="figure">{say(pin.distanceM)}</b>
-      <span className="figure">{pin.gapMm === null ? '' : w.gap(pin.gapMm.toFixed(1))}</span>
-      <span className="tag" data-kind={pin.fits ? 'in' : 'out'}>
-        {pin.fits ? w.fits : w.fitsNot}
-      </span>
-      {pin.touches && <span className="small soft">{w.touches}</span>}
+      <Typography variant="figure" component="b">
+        {say(pin.distanceM)}
+      </Typography>
+      <Typography variant="figure">
+        {pin.gapMm === null ? '' : w.gap(pin.gapMm.toFixed(1))}
+      </Typography>
+      <Tag kind={pin.fits ? 'in' : 'out'}>{pin.fits ? w.fits : w.fitsNot}</Tag>
+      {pin.touches && (
+        <Typography variant="small" color="textSecondary">
+          {w.touches}
+        </Typography>
+      )}
     </li>
   );
 }

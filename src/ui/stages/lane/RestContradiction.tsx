@@ -2,6 +2,7 @@
 import { jobContradiction } from '@/core/job';
 import { useJob } from '../../job/JobProvider';
 import { paperWords as p } from '../../words';
+import { Note } from '../../pieces/texts';
 
 /** Where paper, bare shafts and line ask for opposite moves: which of them is followed. */
 export function RestContradiction() {
@@ -9,11 +10,11 @@ export function RestContradiction() {
   const found = jobContradiction(snapshot, derived);
   if (!found) return null;
   return (
-    <p className="note" role="status">
+    <Note role="status">
       {p.contradicts(
         p.opposite[found.prevails],
         found.against.map((voice) => p.opposite[voice]),
       )}
-    </p>
+    </Note>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { laneEntry } from '@/core/job';
 import { latest } from '@/core/setup';
 import { read, write } from '@/core/units';
@@ -8,6 +9,9 @@ import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
 import { marksWords as m } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
+import { Actions, BlockTitle } from '../../pieces/layout';
+import { FieldError } from '../../pieces/texts';
+import entryCss from './entry.module.css';
 
 /** "The scale says 47 at a true 50": a mark from a tape that is already on the sight. */
 export function ScaleReads() {
@@ -45,9 +49,9 @@ export function ScaleReads() {
         });
       }}
     >
-      <h3 className="block-title">{m.scaleTitle}</h3>
-      <p className="soft">{m.scaleHint}</p>
-      <div className="tear-fields">
+      <BlockTitle>{m.scaleTitle}</BlockTitle>
+      <Typography color="textSecondary">{m.scaleHint}</Typography>
+      <div className={entryCss.tearFields}>
         <SmallNumber
           label={m.trueDistance}
           text={text.distance}
@@ -64,14 +68,12 @@ export function ScaleReads() {
         />
         <SmallNumber label={m.tapeSpeed} text={text.speed} onText={put('speed')} result={tape} />
       </div>
-      <div className="actions">
+      <Actions>
         <Button type="submit" variant="outlined">
           {m.takeScale}
         </Button>
-      </div>
-      <p className="field-error" role={trouble ? 'alert' : undefined}>
-        {trouble}
-      </p>
+      </Actions>
+      <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
     </form>
   );
 }

@@ -1,13 +1,19 @@
 'use client';
 import Link from 'next/link';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { isFinished } from '@/core/route';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { bench, lane as w } from '../../words';
+import { Work } from '../../job/Work';
+import { ValueTabs } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
 import { LaneParts } from './LaneParts';
 import { LaneStep } from './LaneStep';
 import { ThirdAxisShot } from './ThirdAxisShot';
 import { useSightSteps } from './useSightSteps';
+import css from './SightSet.module.css';
 
 /** The sight for good: third axis shot in, pins set, tape stuck on. */
 export function SightSet() {
@@ -19,30 +25,35 @@ export function SightSet() {
     steps.at(-1);
   return (
     <>
-      <main className="work">
+      <Work>
         <LaneParts current="sight" />
         {steps.length > 1 && (
-          <ul className="value-tabs">
+          <ValueTabs>
             {steps.map((entry) => (
               <li key={entry.id}>
-                <Link
-                  className="plain-button"
+                <Button
+                  variant="plain"
+                  component={Link}
                   href={href('lane', { part: 'sight', step: entry.id })}
                   scroll={false}
                   aria-current={entry.id === step?.id ? 'step' : undefined}
                 >
                   {entry.template.title}{' '}
-                  {isFinished(entry) && <span className="soft">{bench.states.done}</span>}
-                </Link>
+                  {isFinished(entry) && (
+                    <Typography color="textSecondary" component="span">
+                      {bench.states.done}
+                    </Typography>
+                  )}
+                </Button>
               </li>
             ))}
-          </ul>
+          </ValueTabs>
         )}
         {step?.id === 'thirdAxisShot' && <ThirdAxisShot />}
         {(step?.id === 'tape' || step?.id === 'pins') && (
           <p>
             <Link
-              className="strong-link"
+              className={css.strongLink}
               href={href('lane', { part: 'marks', view: step.id })}
               scroll={false}
             >
@@ -53,9 +64,9 @@ export function SightSet() {
         {step ? (
           <LaneStep key={step.id} step={step} nextPart="marks" nextName={w.marks} />
         ) : (
-          <p className="note">{w.noSightSteps}</p>
+          <Note>{w.noSightSteps}</Note>
         )}
-      </main>
+      </Work>
       <Margin
         because={[w.because.sight]}
         watch={(step?.template.watch ?? []).map((text) => ({ id: text, text }))}

@@ -2,6 +2,8 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { readChronographLine } from '@/contracts/chronograph';
 import { chronograph } from '@/core/bow';
 import { archerCautions, jobSpeed, laneEntry, readOptionsFor } from '@/core/job';
@@ -16,11 +18,15 @@ import { Dock } from '../../job/Dock';
 import { LastValue } from '../../job/LastValue';
 import { useStage } from '../../job/useStage';
 import { devices as d, lane as w, speedWords as s } from '../../words';
-import { LaneParts } from './LaneParts';
 import { SmallNumber } from '../../fields/SmallNumber';
+import { Work } from '../../job/Work';
+import { Actions, Split } from '../../pieces/layout';
+import { FieldError, Note } from '../../pieces/texts';
+import { LaneParts } from './LaneParts';
 import { SpeedFacts } from './SpeedFacts';
 import { SpeedShots } from './SpeedShots';
 import { StepNotes } from './StepNotes';
+import css from './Speed.module.css';
 
 /** Chronograph shots one by one, what they say of this bow, and what the arrow carries. */
 export function Speed() {
@@ -32,12 +38,12 @@ export function Speed() {
   const { own } = jobSpeed(derived);
   return (
     <>
-      <main className="work">
+      <Work>
         <LaneParts current="speed" />
         <StepNotes step={step} say />
         <SpeedEntry />
         <SpeedFacts />
-        <div className="actions">
+        <Actions>
           <Button
             variant="outlined"
             component={Link}
@@ -46,8 +52,8 @@ export function Speed() {
           >
             {w.first}
           </Button>
-        </div>
-      </main>
+        </Actions>
+      </Work>
       <Margin
         because={[
           ...(predicted
@@ -129,13 +135,15 @@ function SpeedEntry() {
     });
   const result = chronograph(shots.filter((shot) => shot.discarded === null).map((x) => x.mps));
   return (
-    <div className="split speed-split">
-      <div className="stack">
+    <Split className={css.speedSplit}>
+      <Stack spacing={2}>
         <Dock>
           {other && (
             <>
               <SmallNumber label={s.otherMass} text={mass} onText={setMass} result={massRead} />
-              <p className="small soft">{s.otherHint}</p>
+              <Typography variant="small" color="textSecondary" component="p">
+                {s.otherHint}
+              </Typography>
             </>
           )}
           <MeasureField
@@ -148,7 +156,7 @@ function SpeedEntry() {
             }
           />
         </Dock>
-        <div className="actions">
+        <Actions>
           {device.state === 'live' ? (
             <Button variant="outlined" onClick={device.clear}>
               {d.stop}
@@ -161,21 +169,15 @@ function SpeedEntry() {
           <Button variant="text" onClick={() => setOther(!other)}>
             {other ? s.ownArrow : s.otherArrow}
           </Button>
-        </div>
+        </Actions>
         {device.state !== 'idle' && (
-          <p className="soft" role="status">
+          <Typography color="textSecondary" role="status">
             {d.live(device.device, device.got.length, device.leftOut)}
-          </p>
+          </Typography>
         )}
-        {device.message && (
-          <p className="note" role="alert">
-            {device.message}
-          </p>
-        )}
-        <p className="field-error" role={trouble ? 'alert' : undefined}>
-          {trouble}
-        </p>
-      </div>
+        {device.message && <Note role="alert">{device.message}</Note>}
+        <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
+      </Stack>
       <SpeedShots
         shots={shots}
         coming={device.state === 'live' ? device.got : []}
@@ -184,6 +186,6 @@ function SpeedEntry() {
         onFresh={reading && shots.length > 0 ? () => setFresh(reading.seq) : null}
         onChange={(next) => keep(next.map(wire))}
       />
-    </div>
+    </Split>
   );
 }

@@ -1,8 +1,12 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import { jobSpeed } from '@/core/job';
 import { J_PER_FOOT_POUND, N_PER_POUND, perWeight, write } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { speedWords as s } from '../../words';
+import { Block, BlockTitle, Split } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
+import css from './SpeedFacts.module.css';
 
 const FT_LB_PER_J = 1 / J_PER_FOOT_POUND;
 /** A slug at a foot a second: a pound for a second. */
@@ -18,66 +22,77 @@ export function SpeedFacts() {
   const trade = units.speed === 'fps';
   const pct = (part: number) => `${(part * 100).toFixed(1)} %`;
   return (
-    <div className="split block speed-facts">
+    <Block as={Split} className={css.speedFacts} data-part="speed-facts">
       <section>
-        <h3 className="block-title">{s.carries}</h3>
-        <dl className="facts">
+        <BlockTitle>{s.carries}</BlockTitle>
+        <dl className={css.factsGrid}>
           <dt>{s.energy}</dt>
-          <dd className="figure">
+          <Typography variant="figure" component="dd">
             {trade ? (
               <>
                 {`${(figures.energyJ * FT_LB_PER_J).toFixed(1)} ft·lb`}{' '}
-                <span className="soft small">{`${figures.energyJ.toFixed(0)} J`}</span>
+                <Typography
+                  variant="small"
+                  color="textSecondary"
+                >{`${figures.energyJ.toFixed(0)} J`}</Typography>
               </>
             ) : (
               `${figures.energyJ.toFixed(1)} J`
             )}
-          </dd>
+          </Typography>
           <dt>{s.momentum}</dt>
-          <dd className="figure">
+          <Typography variant="figure" component="dd">
             {trade
               ? `${(figures.momentumNs * SLUG_FT_S_PER_NS).toFixed(2)} slug·ft/s`
               : `${figures.momentumNs.toFixed(2)} kg·m/s`}
-          </dd>
+          </Typography>
           <dt>{s.grPerLb}</dt>
-          <dd className="figure">{perWeight(figures.grainsPerPound, units)}</dd>
+          <Typography variant="figure" component="dd">
+            {perWeight(figures.grainsPerPound, units)}
+          </Typography>
         </dl>
         {figures.grainsPerPound < NEAR_LIMIT && (
-          <p className="note" data-kind="stop">
-            {s.light(perWeight(NEAR_LIMIT, units))}
-          </p>
+          <Note kind="stop">{s.light(perWeight(NEAR_LIMIT, units))}</Note>
         )}
       </section>
       {model && (
         <section>
-          <h3 className="block-title">{s.model}</h3>
+          <BlockTitle>{s.model}</BlockTitle>
           {!model.ok ? (
-            <p className="note">{model.message}</p>
+            <Note>{model.message}</Note>
           ) : (
             <>
-              <dl className="facts">
+              <dl className={css.factsGrid}>
                 <dt>{s.efficiency}</dt>
-                <dd className="figure">
+                <Typography variant="figure" component="dd">
                   {pct(model.efficiency)}{' '}
                   {ratedEfficiency !== null && (
-                    <span className="soft small">{s.rated(pct(ratedEfficiency))}</span>
+                    <Typography variant="small" color="textSecondary">
+                      {s.rated(pct(ratedEfficiency))}
+                    </Typography>
                   )}
-                </dd>
+                </Typography>
                 <dt>{s.virtual}</dt>
-                <dd className="figure">
+                <Typography variant="figure" component="dd">
                   {write(model.virtualMassG, 'mass', units)}{' '}
-                  <span className="soft small">
+                  <Typography variant="small" color="textSecondary">
                     {model.fittedMass ? s.fittedVirtual : s.usualVirtual}
-                  </span>
-                </dd>
+                  </Typography>
+                </Typography>
               </dl>
               <h4>{s.others}</h4>
-              <ul className="other-arrows">
+              <ul className={css.otherArrows}>
                 {others.map((other) => (
                   <li key={other.arrowG}>
-                    <span className="figure soft">{write(other.arrowG, 'mass', units)}</span>{' '}
-                    <b className="figure">{write(other.speedMps, 'speed', units)}</b>{' '}
-                    <span className="small soft">{perWeight(other.grPerLb, units)}</span>
+                    <Typography variant="figure" color="textSecondary">
+                      {write(other.arrowG, 'mass', units)}
+                    </Typography>{' '}
+                    <Typography variant="figure" component="b">
+                      {write(other.speedMps, 'speed', units)}
+                    </Typography>{' '}
+                    <Typography variant="small" color="textSecondary">
+                      {perWeight(other.grPerLb, units)}
+                    </Typography>
                   </li>
                 ))}
               </ul>
@@ -85,6 +100,6 @@ export function SpeedFacts() {
           )}
         </section>
       )}
-    </div>
+    </Block>
   );
 }

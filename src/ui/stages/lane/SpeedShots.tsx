@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import type { ChronographResult } from '@/core/bow';
 import type { SpeedShot } from '@/core/setup';
 import { write } from '@/core/units';
@@ -7,6 +8,9 @@ import { useJob } from '../../job/JobProvider';
 import type { Trouble } from '../../keep/post';
 import { devices as d, speedWords as s } from '../../words';
 import { LeaveOut } from '../../job/Discard';
+import { BlockTitle, Rows } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
+import css from './SpeedShots.module.css';
 
 /** The shots of one speed: what came from where, what was left out and why, one that is odd. */
 export function SpeedShots({
@@ -32,36 +36,36 @@ export function SpeedShots({
   const put = (index: number, discarded: string | null) =>
     onChange(shots.map((shot, i) => (i === index ? { ...shot, discarded } : shot)));
   return (
-    <section className="speed-shots">
-      <h3 className="block-title">{s.shots}</h3>
-      {stale && <p className="note">{s.again}</p>}
+    <section data-part="speed-shots">
+      <BlockTitle>{s.shots}</BlockTitle>
+      {stale && <Note>{s.again}</Note>}
       {result && (
-        <p className="speed-mean">
-          <b className="figure big">{say(result.speedMps)}</b>{' '}
-          <span className="soft">
+        <p>
+          <Typography variant="huge" component="b">
+            {say(result.speedMps)}
+          </Typography>
+          <Typography color="textSecondary" component="span" sx={{ display: 'block' }}>
             {s.mean(counted.length)}
             {result.scatterMps !== null && `, ${s.scatter(say(result.scatterMps))}`}
-          </span>
+          </Typography>
         </p>
       )}
-      {counted.length === 1 && <p className="soft">{s.oneMore}</p>}
-      {odd && (
-        <p className="note" role="alert">
-          {s.ask(say(odd.mps))}
-        </p>
+      {counted.length === 1 && <Typography color="textSecondary">{s.oneMore}</Typography>}
+      {odd && <Note role="alert">{s.ask(say(odd.mps))}</Note>}
+      {shots.length === 0 && coming.length === 0 && !stale && (
+        <Typography color="textSecondary">{s.none}</Typography>
       )}
-      {shots.length === 0 && coming.length === 0 && !stale && <p className="soft">{s.none}</p>}
-      <ul className="rows shot-rows">
+      <Rows className={css.shotRows} data-part="shot-rows">
         {shots.map((shot, i) => (
           <li key={i} data-out={shot.discarded === null ? 'no' : 'yes'}>
-            <span className="figure">{say(shot.mps)}</span>
-            <span className="small soft">
+            <Typography variant="figure">{say(shot.mps)}</Typography>
+            <Typography variant="small" color="textSecondary">
               {shot.discarded !== null
                 ? d.leftOut(shot.discarded)
                 : shot.device
                   ? d.fromDevice
                   : d.typed}
-            </span>
+            </Typography>
             {shot.discarded !== null ? (
               <Button variant="text" size="small" onClick={() => void put(i, null)}>
                 {d.keepIt}
@@ -74,12 +78,14 @@ export function SpeedShots({
           </li>
         ))}
         {coming.map((mps, i) => (
-          <li key={`c${i}`} className="soft">
-            <span className="figure">{say(mps)}</span>
-            <span className="small soft">{d.fromDevice}</span>
-          </li>
+          <Typography key={`c${i}`} color="textSecondary" component="li">
+            <Typography variant="figure">{say(mps)}</Typography>
+            <Typography variant="small" color="textSecondary">
+              {d.fromDevice}
+            </Typography>
+          </Typography>
         ))}
-      </ul>
+      </Rows>
       {onFresh && (
         <Button variant="text" size="small" onClick={onFresh}>
           {s.fresh}

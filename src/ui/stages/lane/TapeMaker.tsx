@@ -2,6 +2,8 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { USUAL_TAPE, type TapeQuery } from '@/contracts/tape';
 import { jobTape, type TapeWish } from '@/core/job';
 import { tapeSvg } from '@/core/sheet';
@@ -10,6 +12,9 @@ import { Choice } from '../../fields/Choice';
 import { draftOf, keepDraft } from '../../keep/draft';
 import { useJob } from '../../job/JobProvider';
 import { marksWords } from '../../words';
+import { Note } from '../../pieces/texts';
+import { Actions, Verdict } from '../../pieces/layout';
+import css from './TapeMaker.module.css';
 
 const w = marksWords.tape;
 type Wish = Omit<TapeQuery, 'format'>;
@@ -52,33 +57,31 @@ export function TapeMaker() {
     />
   );
   return (
-    <div className="tape-split">
-      <div className="stack tape-wishes">
-        {!final && <p className="note">{w.notFinal}</p>}
+    <div className={css.tapeSplit}>
+      <Stack spacing={2}>
+        {!final && <Note>{w.notFinal}</Note>}
         {answer.ok ? (
           <>
-            <p className="verdict" role="status">
+            <Verdict role="status">
               <b>{w.length(answer.own.lengthMm.toFixed(1), answer.own.lines.length)}</b>{' '}
               {answer.own.cut &&
                 answer.own.furthestClearM !== null &&
                 w.cut(write(answer.own.furthestClearM, 'distance', shop.units, { decimals: 0 }))}
-            </p>
-            {answer.leftOut > 0 && <p className="note">{w.leftOut(answer.leftOut)}</p>}
-            <div className="actions">
+            </Verdict>
+            {answer.leftOut > 0 && <Note>{w.leftOut(answer.leftOut)}</Note>}
+            <Actions>
               <Button variant="contained" component="a" href={link('pdf')} target="_blank">
                 {w.pdf}
               </Button>
               <Button variant="outlined" component="a" href={link('svg')} target="_blank">
                 {w.svg}
               </Button>
-            </div>
+            </Actions>
           </>
         ) : (
-          <p className="note" role="alert">
-            {answer.message}
-          </p>
+          <Note role="alert">{answer.message}</Note>
         )}
-        <div className="tape-fields">
+        <div className={css.tapeFields}>
           <Choice
             label={w.unit}
             value={wish.unit}
@@ -119,7 +122,7 @@ export function TapeMaker() {
             onChange={(paper) => change({ paper })}
           />
         </div>
-        <div className="tape-numbers">
+        <div className={css.tapeNumbers}>
           {number('from', w.from)}
           {number('to', w.to)}
           {number('lineMm', w.line)}
@@ -129,16 +132,18 @@ export function TapeMaker() {
           {number('heightM', w.height)}
           {wish.neighbours > 0 && number('stepMps', w.step)}
         </div>
-      </div>
+      </Stack>
       {answer.ok && (
-        <figure className="tape-sheet">
+        <figure className={css.tapeSheet}>
           {/* The very drawing that is printed; there is no file to be optimised. */}
           {/* eslint-disable-next-line @next/next/no-img-element */}
           <img
             alt={w.preview}
             src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(tapeSvg(answer.sheet, true))}`}
           />
-          <figcaption className="small soft">{w.preview}</figcaption>
+          <Typography variant="small" color="textSecondary" component="figcaption">
+            {w.preview}
+          </Typography>
         </figure>
       )}
     </div>

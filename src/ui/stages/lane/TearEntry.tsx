@@ -1,5 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { tearWords } from '@/core/setup';
 import type { PaperTuneResult } from '@/core/tuning';
 import { PaperDrawing } from '../../drawings/PaperDrawing';
@@ -8,15 +10,18 @@ import { NumberSet } from '../../fields/NumberSet';
 import { SmallNumber } from '../../fields/SmallNumber';
 import { Dock } from '../../job/Dock';
 import { devices, lane as w, paperWords as p } from '../../words';
+import { FieldError, Key, Note } from '../../pieces/texts';
 import { PaperAdviceLine } from './PaperAdviceLine';
 import { useTear } from './useTear';
+import entryCss from './entry.module.css';
+import css from './TearEntry.module.css';
 
 /** A tear noted by taps on the sheet, or typed; with what a move is likely to make of it. */
 export function TearEntry({ tune }: { tune: PaperTuneResult }) {
   const t = useTear();
   return (
-    <div className="tear-split">
-      <div className="stack">
+    <div className={entryCss.tearSplit}>
+      <Stack spacing={2}>
         <PaperDrawing
           nock={t.tear}
           point={t.point}
@@ -24,7 +29,9 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
           expected={t.tear ? null : (tune.advice?.expected ?? null)}
           onTap={t.tap}
         />
-        <p className="small soft">{w.tapHint}</p>
+        <Typography variant="small" color="textSecondary" component="p">
+          {w.tapHint}
+        </Typography>
         <Choice
           label={p.tapWhat}
           value={t.tapping}
@@ -41,8 +48,8 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
           result={t.far}
           placeholder="2 m"
         />
-      </div>
-      <div className="stack">
+      </Stack>
+      <Stack spacing={2}>
         <Dock>
           <NumberSet
             numbers={[
@@ -63,27 +70,25 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
             ]}
             onSubmit={t.submit}
           >
-            {t.tooFar && <p className="note">{p.far}</p>}
-            <Button type="submit" variant="contained" className="enter">
+            {t.tooFar && <Note>{p.far}</Note>}
+            <Button type="submit" variant="contained" className={css.enter} data-part="enter">
               <span>{t.tear ? w.note(tearWords(t.tear.rightMm, t.tear.upMm)) : w.noteBlank}</span>
-              <span className="key">Enter</span>
+              <Key>Enter</Key>
             </Button>
-            <p className="field-error" role={t.trouble ? 'alert' : undefined}>
-              {t.trouble}
-            </p>
+            <FieldError role={t.trouble ? 'alert' : undefined}>{t.trouble}</FieldError>
           </NumberSet>
         </Dock>
         <PaperAdviceLine tune={tune} />
         <Button
           variant="text"
-          className="practise"
+          className={entryCss.practise}
           disabled={t.practising}
           title={devices.practiceHint}
           onClick={t.practise}
         >
           {devices.practise}
         </Button>
-      </div>
+      </Stack>
     </div>
   );
 }

@@ -1,10 +1,14 @@
 'use client';
+import Typography from '@mui/material/Typography';
 import { jobThirdAxis, laneEntry, THIRD_AXIS_FINE_DEG } from '@/core/job';
 import { read } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
 import { marksWords } from '../../words';
 import { SmallNumber } from '../../fields/SmallNumber';
+import { Block, BlockTitle } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
+import entryCss from './entry.module.css';
 
 const w = marksWords.third;
 type Read = ReturnType<typeof read>;
@@ -36,10 +40,10 @@ export function ThirdAxisShot() {
         ])
       : 'unknown';
   return (
-    <section className="block">
-      <h3 className="block-title">{w.title}</h3>
-      <p className="soft">{w.hint}</p>
-      <div className="tear-fields third-fields">
+    <Block>
+      <BlockTitle>{w.title}</BlockTitle>
+      <Typography color="textSecondary">{w.hint}</Typography>
+      <div className={entryCss.tearFields}>
         <SmallNumber
           label={w.distance}
           text={text.distance}
@@ -62,7 +66,7 @@ export function ThirdAxisShot() {
         />
       </div>
       {answer !== 'unknown' && <Off answer={answer} />}
-    </section>
+    </Block>
   );
 }
 
@@ -70,7 +74,7 @@ function Off({ answer }: { answer: 'flat' | { readonly offDeg: number } }) {
   const off = answer === 'flat' ? null : answer.offDeg;
   const fine = off !== null && Math.abs(off) <= THIRD_AXIS_FINE_DEG;
   return (
-    <p className="note" role="status" data-kind={fine ? 'good' : undefined}>
+    <Note role="status" kind={fine ? 'good' : undefined}>
       {off === null ? (
         w.flat
       ) : fine ? (
@@ -80,6 +84,6 @@ function Off({ answer }: { answer: 'flat' | { readonly offDeg: number } }) {
           <b>{w.off(off.toFixed(1).replace('-', '−'))}.</b> {w.turn(off > 0)} {w.enter}
         </>
       )}
-    </p>
+    </Note>
   );
 }

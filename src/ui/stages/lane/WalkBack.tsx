@@ -1,6 +1,8 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import { laneEntry } from '@/core/job';
 import { driftWords, latest } from '@/core/setup';
 import { walkBack } from '@/core/tuning';
@@ -11,8 +13,11 @@ import { useKept } from '../../keep/useKept';
 import { useJob } from '../../job/JobProvider';
 import { paperWords } from '../../words';
 import { useDraft } from '../../keep/useDraft';
-import { RestContradiction } from './RestContradiction';
 import { NumberSet } from '../../fields/NumberSet';
+import { Rows, StepSay } from '../../pieces/layout';
+import { FieldError, Note } from '../../pieces/texts';
+import { RestContradiction } from './RestContradiction';
+import entryCss from './entry.module.css';
 
 const p = paperWords.walk;
 interface Typed {
@@ -66,14 +71,14 @@ export function WalkBack() {
       if (!problem) setHits([]);
     });
   return (
-    <div className="tear-split">
+    <div className={entryCss.tearSplit}>
       <WalkBackDrawing
         points={points}
         line={answer?.ok ? answer : null}
         say={(m) => write(m, 'distance', units, { decimals: 0 })}
       />
-      <div className="stack">
-        <p className="step-say">{p.hint}</p>
+      <Stack spacing={2}>
+        <StepSay>{p.hint}</StepSay>
         <Dock>
           <NumberSet
             numbers={[
@@ -101,11 +106,11 @@ export function WalkBack() {
           </NumberSet>
         </Dock>
         {hits.length > 0 && (
-          <ul className="rows">
+          <Rows>
             {hits.map((hit, i) => (
               <li key={i}>
-                <span className="figure">{hit.distance}</span>
-                <span className="figure">{hit.right}</span>
+                <Typography variant="figure">{hit.distance}</Typography>
+                <Typography variant="figure">{hit.right}</Typography>
                 <Button
                   variant="text"
                   size="small"
@@ -115,20 +120,18 @@ export function WalkBack() {
                 </Button>
               </li>
             ))}
-          </ul>
+          </Rows>
         )}
         {answer?.ok && <Says answer={answer} noted={hits.length === 0} />}
-        {stale && hits.length === 0 && <p className="note">{p.again}</p>}
-        {answer && !answer.ok && <p className="soft">{answer.message}</p>}
+        {stale && hits.length === 0 && <Note>{p.again}</Note>}
+        {answer && !answer.ok && <Typography color="textSecondary">{answer.message}</Typography>}
         {hits.length > 0 && (
           <Button variant="contained" disabled={!answer?.ok} onClick={take}>
             {p.take}
           </Button>
         )}
-        <p className="field-error" role={trouble ? 'alert' : undefined}>
-          {trouble}
-        </p>
-      </div>
+        <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
+      </Stack>
     </div>
   );
 }
@@ -143,22 +146,18 @@ function Says({
 }) {
   const { snapshot, send } = useJob();
   const { bow, archer } = snapshot;
-  if (answer.bends) return <p className="note">{p.bends}</p>;
+  if (answer.bends) return <Note>{p.bends}</Note>;
   const [low, high] = answer.interval.map((mm) => mm.toFixed(1).replace('-', '−')) as [
     string,
     string,
   ];
   if (answer.told === 'notTold')
-    return (
-      <p className="note" role="status">
-        {p.notTold(low, high, answer.hitsNeeded)}
-      </p>
-    );
+    return <Note role="status">{p.notTold(low, high, answer.hitsNeeded)}</Note>;
   if (answer.told === 'straight' || answer.restMm === 0)
     return (
-      <p className="note" data-kind="good" role="status">
+      <Note kind="good" role="status">
         {answer.told === 'straight' ? p.straight(low, high) : p.small}
-      </p>
+      </Note>
     );
   const words = paperWords.advice(
     'restSideways',
@@ -168,7 +167,7 @@ function Says({
     (size) => `${size} mm`,
   );
   return (
-    <div className="note" role="status">
+    <Note role="status">
       <p>{p.drift(driftWords(answer.mmPerM))}</p>
       <p>
         <b>{words}</b>
@@ -184,6 +183,6 @@ function Says({
           {paperWords.done}
         </Button>
       )}
-    </div>
+    </Note>
   );
 }

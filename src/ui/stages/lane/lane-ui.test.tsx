@@ -176,7 +176,9 @@ describe('paper', () => {
       'part=paper',
     );
     expect(main().getByText('Stop: this bow does not answer the moves')).toBeVisible();
-    const causes = [...document.querySelectorAll('.causes b')].map((node) => node.textContent);
+    const causes = [...document.querySelectorAll('[data-part="causes"] b')].map(
+      (node) => node.textContent,
+    );
     expect(causes).toEqual([
       'Clearance.',
       'Grip and release.',
@@ -213,7 +215,7 @@ describe('paper', () => {
       papers(['paperTear', -8, { si2: 0 }], ['centreShot', 19.1, { method: MOVED_BY_PAPER }]),
       'part=paper',
     );
-    const strip = document.querySelector('.papers')!;
+    const strip = document.querySelector('[data-part="papers"]')!;
     expect(strip.children).toHaveLength(2);
     expect(strip.children[0]).toHaveTextContent('Centre shot');
     await userEvent.click(
@@ -356,7 +358,7 @@ describe('distances', () => {
   });
   test('what is confirmed, what each is off, and the one that does not fit', () => {
     show(after(mark(27, 6.0), mark(36, 12.2), mark(45, 22.5), mark(54, 27)), 'part=first');
-    const rows = [...document.querySelectorAll('.confirmed-rows li')];
+    const rows = [...document.querySelectorAll('[data-part="confirmed-rows"] li')];
     expect(rows).toHaveLength(5);
     expect(rows[0]).toHaveTextContent('counted from here');
     expect(main().getByText(/does not fit the others/)).toHaveTextContent('45 m');
@@ -411,7 +413,7 @@ describe('marks', () => {
       part.slot === 'sight' ? { ...part, ...aPart(sight, 'sight') } : part,
     );
     show(aFinishedJob({ job: { furthestM: 50 }, rest: { parts } }), 'part=marks&view=pins');
-    expect(document.querySelectorAll('.pin-rows li')).toHaveLength(4);
+    expect(document.querySelectorAll('[data-part="pin-rows"] li')).toHaveLength(4);
     expect(main().getByText(/All fit when the first pin stands no lower than/)).toBeVisible();
     await type('Room for pins in the housing, mm', '10');
     expect(main().getByRole('alert')).toHaveTextContent(/Outside the housing: 40 m, 50 m/);

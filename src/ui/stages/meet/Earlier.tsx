@@ -2,12 +2,14 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { PIVOT_TO_STANDARD_MM } from '@/core/bow';
 import { TAKEN_OVER, type EarlierJob } from '@/core/job';
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { meet as w } from '../../words';
+import css from './Earlier.module.css';
 
 /** Worth a word in the margin, in this order. */
 const SHOWN = ['drawLength', 'peakWeight', 'arrowSpeed'];
@@ -17,7 +19,7 @@ export function Earlier() {
   const { earlier } = useJob().snapshot;
   if (earlier.length === 0) return null;
   return (
-    <section className="earlier">
+    <section className={css.earlier} data-part="earlier">
       <h2>{w.earlier}</h2>
       <ul>
         {earlier.map((job) => (
@@ -36,15 +38,15 @@ function EarlierEntry({ job }: { job: EarlierJob }) {
   return (
     <li>
       <b>{job.bow ?? w.earlierNone}</b>
-      <div className="small soft">
+      <Typography variant="small" color="textSecondary" component="div">
         #{job.number}, {whenText(job.createdAt, snapshot.shop.timeZone, snapshot.today)}
-      </div>
+      </Typography>
       {figures.length > 0 && (
-        <div className="figure">
+        <Typography variant="figure" component="div">
           <WithFractions text={figures.join(' · ')} />
-        </div>
+        </Typography>
       )}
-      <div className="small">
+      <Typography variant="small" component="div">
         <Link href={`/jobs/${job.jobId}`} prefetch={false}>
           {w.earlierOpen}
         </Link>
@@ -56,7 +58,7 @@ function EarlierEntry({ job }: { job: EarlierJob }) {
             </Link>
           </>
         )}
-      </div>
+      </Typography>
       {rows.length > 0 && (
         <Button
           variant="outlined"

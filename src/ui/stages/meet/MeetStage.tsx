@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import Check from '@mui/icons-material/Check';
+import Typography from '@mui/material/Typography';
 import {
   archerCautions,
   asked,
@@ -12,15 +13,20 @@ import {
   type Question,
   type QuestionId,
 } from '@/core/job';
+import { Press } from '../../pieces/Press';
 import { dayText } from '../../fields/dates';
 import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { meet as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Actions, Head, HeadEnd, Questions } from '../../pieces/layout';
+import { Key, Note } from '../../pieces/texts';
 import { useAnswer } from './answer';
 import { Earlier } from './Earlier';
 import { FIELDS } from './fields';
+import css from './MeetStage.module.css';
 
 /** A conversation: one question after another, each with where its answer is used. */
 export function MeetStage() {
@@ -60,15 +66,17 @@ export function MeetStage() {
   useKeys({ '.': () => current && goOn(false) });
   return (
     <>
-      <main className="work">
-        <div className="head">
+      <Work>
+        <Head>
           <h2>{w.title}</h2>
-          <span className="spread">{w.lead}</span>
-          <Button className="head-end" variant="text" onClick={() => setAll(!all)}>
-            {all ? w.oneByOne : w.allAtOnce}
-          </Button>
-        </div>
-        <ol className="conversation" ref={list}>
+          <Typography variant="aside">{w.lead}</Typography>
+          <HeadEnd>
+            <Button variant="text" onClick={() => setAll(!all)}>
+              {all ? w.oneByOne : w.allAtOnce}
+            </Button>
+          </HeadEnd>
+        </Head>
+        <ol className={css.conversation} data-part="conversation" ref={list}>
           {questions.map((question) => (
             <QuestionRow
               key={question.id}
@@ -82,11 +90,11 @@ export function MeetStage() {
           ))}
         </ol>
         {chosen === null && !all && (
-          <p className="note" data-kind="good">
+          <Note kind="good">
             {w.done} <Link href={href('fit')}>{w.toFit}</Link>
-          </p>
+          </Note>
         )}
-      </main>
+      </Work>
       <Margin
         first={<Earlier />}
         because={[w.because.saved, w.because.hand]}
@@ -121,37 +129,42 @@ function QuestionRow({
   if (!open)
     return (
       <li data-state={state}>
-        <button type="button" className="question" onClick={onOpen}>
-          <span className="question-mark" aria-hidden>
+        <Press type="button" className={css.question} onClick={onOpen}>
+          <span className={css.questionMark} aria-hidden>
             {told && <Check />}
           </span>
-          <span className="question-ask">{w.ask[id]}</span>
-          <span className="question-answer">
+          <span className={css.questionAsk}>{w.ask[id]}</span>
+          <span className={css.questionAnswer}>
             {told ? answer : state === 'later' ? w.putOff : ''}
-            {state === 'known' && <span className="small soft"> {w.knownBefore}</span>}
+            {state === 'known' && (
+              <Typography variant="small" color="textSecondary">
+                {' '}
+                {w.knownBefore}
+              </Typography>
+            )}
           </span>
-          {told && <span className="question-use">{use}</span>}
-        </button>
+          {told && <span className={css.questionUse}>{use}</span>}
+        </Press>
       </li>
     );
   return (
     <li data-state={state} data-open="yes" aria-current={alone ? 'step' : undefined}>
-      <h3 className="question-ask" id={`ask-${id}`}>
+      <h3 className={css.questionAsk} id={`ask-${id}`}>
         {w.ask[id]}
       </h3>
-      <div className="questions question-fields" role="group" aria-labelledby={`ask-${id}`}>
+      <Questions className={css.questionFields} role="group" aria-labelledby={`ask-${id}`}>
         <Fields />
-      </div>
-      <p className="question-use">{use}</p>
+      </Questions>
+      <p className={css.questionUse}>{use}</p>
       {alone && (
-        <div className="actions">
+        <Actions>
           <Button variant="contained" onClick={onNext}>
-            {w.next} <kbd className="key">.</kbd>
+            {w.next} <Key as="kbd">.</Key>
           </Button>
           <Button variant="text" onClick={onLater}>
             {w.later}
           </Button>
-        </div>
+        </Actions>
       )}
     </li>
   );

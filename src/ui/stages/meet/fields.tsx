@@ -1,6 +1,7 @@
 'use client';
-import Link from 'next/link';
 import type { ReactNode } from 'react';
+import Link from 'next/link';
+import Stack from '@mui/material/Stack';
 import {
   AGE_GROUPS,
   ageGroupOf,
@@ -110,7 +111,7 @@ function HandAndEye() {
     <>
       <ArcherChoice field="hand" label={w.hand} options={w.hands} />
       <ArcherChoice field="dominantEye" label={w.eye} options={w.eyes} />
-      <Link className="wide" href={href('fit', { part: 'eye' })} prefetch={false}>
+      <Link data-wide="" href={href('fit', { part: 'eye' })} prefetch={false}>
         {w.testEye}
       </Link>
     </>
@@ -123,9 +124,9 @@ function Injury() {
     <>
       <ArcherChoice wide field="injured" label={w.injured} options={w.injuredOptions} />
       {injured !== 'no' && (
-        <div className="wide stack">
+        <Stack data-wide="" spacing={2}>
           <ArcherField field="injury" />
-        </div>
+        </Stack>
       )}
     </>
   );

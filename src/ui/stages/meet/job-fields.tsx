@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import Stack from '@mui/material/Stack';
 import { PURPOSES } from '@/core/job';
 import { read, readMoney, write, writeMoney, type ReadOptions } from '@/core/units';
 import { Choice } from '../../fields/Choice';
@@ -148,7 +149,7 @@ export function JobText({
   const { job } = useJob().snapshot;
   const set = useAnswer().job;
   return (
-    <div className="wide stack">
+    <Stack data-wide="" spacing={2}>
       <TextAnswer
         id={id}
         label={field === 'notes' ? w.notes : w.own}
@@ -157,7 +158,7 @@ export function JobText({
         multiline
         onSave={(text) => set({ [field]: text })}
       />
-    </div>
+    </Stack>
   );
 }
 
@@ -166,7 +167,7 @@ export function Own() {
   return (
     <>
       <JobText id="own" field="alreadyOwn" most={500} />
-      <Link className="wide" href={href('fit', { part: 'old' })} prefetch={false}>
+      <Link data-wide="" href={href('fit', { part: 'old' })} prefetch={false}>
         {w.measureOld}
       </Link>
     </>

@@ -1,5 +1,7 @@
 'use client';
 import { useState } from 'react';
+import Typography from '@mui/material/Typography';
+import Stack from '@mui/material/Stack';
 import { archerCautions, readOptionsFor } from '@/core/job';
 import { latest, readingText, setupValue } from '@/core/setup';
 import { Choice } from '../../fields/Choice';
@@ -9,6 +11,9 @@ import { Margin } from '../../job/Margin';
 import { Dock } from '../../job/Dock';
 import { LastValue } from '../../job/LastValue';
 import { lane, steady as w } from '../../words';
+import { Work } from '../../job/Work';
+import { Block, Head } from '../../pieces/layout';
+import { FieldError } from '../../pieces/texts';
 import { NoBow } from '../bench/BenchStage';
 
 /** Mass and tip noted as they are; choosing bars is a later stage of this house. */
@@ -26,13 +31,13 @@ export function SteadyStage() {
   };
   return (
     <>
-      <main className="work">
-        <div className="head">
+      <Work>
+        <Head>
           <h2>{w.title}</h2>
-          <span className="spread">{w.lead}</span>
-        </div>
-        <div className="block">
-          <section className="stack">
+          <Typography variant="aside">{w.lead}</Typography>
+        </Head>
+        <Block as="div">
+          <Stack spacing={2} component="section">
             <Choice
               label={w.tip}
               value={tip?.choice ?? null}
@@ -40,16 +45,18 @@ export function SteadyStage() {
               hint={w.tipHow}
               onChange={(choice) => void note(choice)}
             />
-            <p className="field-error" role={trouble ? 'alert' : undefined}>
-              {trouble}
-            </p>
+            <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
             {mass && (
               <p>
-                <span className="soft">{w.mass}</span>{' '}
-                <b className="figure big">{readingText(mass, units)}</b>
+                <Typography color="textSecondary" component="span">
+                  {w.mass}
+                </Typography>{' '}
+                <Typography variant="big" component="b">
+                  {readingText(mass, units)}
+                </Typography>
               </p>
             )}
-          </section>
+          </Stack>
           <Dock>
             <MeasureField
               last={<LastValue of="bowMass" />}
@@ -62,8 +69,8 @@ export function SteadyStage() {
               }
             />
           </Dock>
-        </div>
-      </main>
+        </Block>
+      </Work>
       <Margin
         because={[w.because.tip, w.because.parts]}
         watch={[

@@ -1,0 +1,101 @@
+import type { Components } from '@mui/material/styles';
+
+const focus = { outline: '3px solid var(--amber-mark)', outlineOffset: 2 };
+
+export const buttons: Components = {
+  MuiButtonBase: {
+    defaultProps: { disableRipple: true },
+    styleOverrides: { root: { font: 'inherit', '&.Mui-focusVisible': focus } },
+  },
+  MuiButton: {
+    defaultProps: { disableElevation: true },
+    styleOverrides: {
+      root: {
+        minHeight: 48,
+        padding: '8px 18px',
+        lineHeight: 1.2,
+        textAlign: 'left',
+        whiteSpace: 'nowrap',
+        '@media (max-width: 860px)': { whiteSpace: 'normal' },
+      },
+      contained: {
+        background: 'var(--petrol)',
+        color: 'var(--on-strong)',
+        '&:hover': { background: 'var(--petrol)', filter: 'brightness(0.93)' },
+        '&.Mui-disabled': { background: 'var(--paper-deep)', color: 'var(--ink-soft)' },
+      },
+      outlined: {
+        borderWidth: 1.5,
+        borderColor: 'var(--petrol)',
+        background: 'var(--sheet)',
+        color: 'var(--petrol)',
+      },
+      text: {
+        color: 'var(--petrol)',
+        padding: '8px 10px',
+        textDecoration: 'underline',
+        textUnderlineOffset: 4,
+      },
+    },
+    variants: [
+      {
+        props: { variant: 'plain' },
+        style: {
+          minHeight: 44,
+          minWidth: 44,
+          padding: '0 6px',
+          gap: 7,
+          fontSize: 'inherit',
+          fontWeight: 'inherit',
+          color: 'var(--ink-soft)',
+          '&:hover': { color: 'var(--ink)', background: 'none' },
+        },
+      },
+      {
+        props: { variant: 'link' },
+        style: {
+          minHeight: 44,
+          minWidth: 0,
+          padding: 0,
+          fontSize: 'inherit',
+          fontWeight: 650,
+          color: 'var(--ink)',
+          textDecoration: 'underline',
+          textDecorationColor: 'var(--rule)',
+          textUnderlineOffset: 4,
+          '&:hover': { background: 'none', textDecoration: 'underline' },
+        },
+      },
+    ],
+  },
+  MuiToggleButtonGroup: {
+    styleOverrides: {
+      root: {
+        flexWrap: 'wrap',
+        width: 'fit-content',
+        background: 'var(--sheet)',
+        borderRadius: 3,
+      },
+    },
+  },
+  MuiToggleButton: {
+    styleOverrides: {
+      root: {
+        minHeight: 46,
+        minWidth: 56,
+        padding: '6px 14px',
+        fontSize: 'var(--size-normal)',
+        fontWeight: 500,
+        textTransform: 'none',
+        color: 'var(--ink)',
+        borderColor: 'var(--rule)',
+        '&.Mui-selected, &.Mui-selected:hover': {
+          background: 'var(--petrol)',
+          color: 'var(--on-strong)',
+          fontWeight: 700,
+        },
+        '&.Mui-focusVisible': { outlineOffset: -3 },
+      },
+    },
+  },
+};
