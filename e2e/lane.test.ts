@@ -6,7 +6,7 @@ import type { Page } from 'puppeteer-core';
 import { derive, jobMarks, jobPaper, jobTape, type TapeWish } from '@/core/job';
 import { latest } from '@/core/setup';
 import { metre } from '@/core/units';
-import { USUAL_TAPE } from '@/contracts/tape';
+import { USUAL_TAPE } from '@/contracts/usual-tape';
 import { pinDistances } from '@/core/flight';
 import { click, find, pageText, reads, settled, visit } from './hands';
 import { TestShop } from './shop';

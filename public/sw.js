@@ -108,7 +108,12 @@ async function warm(urls) {
     if (await cache.match(href)) continue;
     try {
       const response = await fetch(href, { headers: { accept: 'text/html' } });
-      if (isPage(response)) await put(PAGES, MOST_PAGES, href, response);
+      if (!isPage(response)) continue;
+      const text = await response.clone().text();
+      await put(PAGES, MOST_PAGES, href, response);
+      // A page is of no use without what it is drawn and moved by.
+      for (const [path] of text.matchAll(/\/_next\/static\/[\w./~-]+\.(?:js|css)/g))
+        if (!(await caches.match(path, { cacheName: FILES }))) await file(new Request(path));
     } catch {
       return;
     }

@@ -3,7 +3,8 @@ import { aBow } from '@/core/testing/fixtures';
 import { forceCurvePoints } from '@/core/bow';
 import { mm, newton, turns } from '@/core/units';
 import { BOW_COLUMNS, bowFormatPage, readBowFile, writeBowFile } from './bow-csv';
-import { readBoardLine, readCurveFile, writeBoardPoint } from './draw-board';
+import { readCurveFile } from './curve-file';
+import { readBoardLine, writeBoardPoint } from './draw-board';
 
 /** Every column other than empty. */
 const FULL = aBow({

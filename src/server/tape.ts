@@ -1,7 +1,8 @@
 import { MM_PER_INCH } from '@/core/units';
 import PDFDocument from 'pdfkit';
 import { checker } from '@/contracts/ajv';
-import { TapeQuery, USUAL_TAPE } from '@/contracts/tape';
+import { TapeQuery } from '@/contracts/tape';
+import { USUAL_TAPE } from '@/contracts/usual-tape';
 import type { SheetItem, TapeOptions, TapeSheet } from '@/core/flight';
 import { derive, jobTape } from '@/core/job';
 import { tapeSvg } from '@/core/sheet';

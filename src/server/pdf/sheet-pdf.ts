@@ -1,6 +1,7 @@
 import PDFDocument from 'pdfkit';
 import { bowLine, SHEET_LABELS as l, type SheetDocument } from '@/core/sheet';
 import { writeMoney } from '@/core/units';
+import { writeFractions } from './figures';
 import { font } from './fonts';
 
 const INK = '#000000';
@@ -100,14 +101,13 @@ class SheetWriter {
     const y = doc.y;
     let x = MARGIN;
     for (const cell of cells) {
+      const width = cell.part * this.width - 8;
       doc
         .font(cell.font ?? 'text')
         .fontSize(size)
-        .fillColor(cell.grey ? GREY : INK)
-        .text(cell.text, x, y, {
-          width: cell.part * this.width - 8,
-          align: cell.right ? 'right' : 'left',
-        });
+        .fillColor(cell.grey ? GREY : INK);
+      if (!writeFractions(doc, cell.text, { x, y, width, right: cell.right ?? false }, size))
+        doc.text(cell.text, x, y, { width, align: cell.right ? 'right' : 'left' });
       x += cell.part * this.width;
     }
     doc.y = y + height;

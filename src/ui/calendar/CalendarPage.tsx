@@ -15,7 +15,7 @@ import { calendarWords as w, today } from '../words';
 import { Note, Tag } from '../pieces/texts';
 import { BlockTitle, Empty, Rows, Split } from '../pieces/layout';
 import { clockWords, whenWords } from './clock';
-import { DayChart } from './DayChart';
+import { DayPlan } from './DayPlan';
 import { MovePanel } from './MovePanel';
 import { PlanState } from './PlanState';
 import { useCalendar, type Calendar } from './useCalendar';
@@ -110,7 +110,7 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
         {closed ? (
           <Empty>{w.closed(closed.name)}</Empty>
         ) : (
-          <DayChart
+          <DayPlan
             visits={visits.map((visit) => ({
               ...visit,
               from: visit.from - at * DAY,

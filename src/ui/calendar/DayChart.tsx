@@ -1,15 +1,6 @@
 'use client';
-import { useRef, useState } from 'react';
+import { useRef, type ComponentProps, type ComponentType } from 'react';
 import Link from 'next/link';
-import {
-  DndContext,
-  PointerSensor,
-  TouchSensor,
-  useDraggable,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
 import { STATIONS, stationName } from '@/core/bench';
 import type { PlacedVisit } from '@/core/calendar';
 import { useSize } from '../drawings/useSize';
@@ -18,11 +9,13 @@ import { clockWords } from './clock';
 import drawingsCss from '../drawings/drawings.module.css';
 import css from './DayChart.module.css';
 
-const NAMES_WIDTH = 112;
+const NAMES_WIDTH = 104;
+/** Room for half of the first and of the last hour's number. */
+const EDGE = 12;
+/** An hour is never narrower than this, px; on a telephone an eye and a finger need more. */
+const leastHour = (room: number) => (room < 560 ? 120 : 58);
 const HEAD = 34;
 const ROW = 54;
-/** A visit is dropped on whole quarters of this. */
-const SNAP_MIN = 5;
 /** Hours shown at least. */
 const LEAST_SHOWN = 360;
 
@@ -40,58 +33,54 @@ const rowsOf = (visits: readonly PlacedVisit[]): Row[] =>
     return Array.from({ length: units }, (_, unit) => ({ station: id, unit, units }));
   });
 
-interface DayChartProps {
+export interface DayChartProps {
   /** Visits of this day, minutes since its midnight. */
   readonly visits: readonly PlacedVisit[];
   readonly opens: number;
   readonly closes: number;
   /** Null on another day than today. */
   readonly now: number | null;
-  readonly onPut?: (visit: PlacedVisit, from: number) => void;
+  /** The visit a hand is moving, and by how many minutes. */
+  readonly moving?: { readonly key: string; readonly by: number } | null;
+  /** What a visit is drawn with, where it can be taken hold of. */
+  readonly Box?: ComponentType<VisitBoxProps>;
+  /** Told how many pixels a minute is. */
+  readonly scale?: { current: number };
 }
 
-/** A day by station on a tape of hours; visits are dragged along it. */
-export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
+/** A day by station on a tape of hours. */
+export function DayChart({
+  visits,
+  opens,
+  closes,
+  now,
+  moving = null,
+  Box = VisitBox,
+  scale,
+}: DayChartProps) {
   const holder = useRef<HTMLDivElement>(null);
-  const { width } = useSize(holder, { width: 780, height: 400 });
-  const [moving, setMoving] = useState<{ key: string; by: number } | null>(null);
+  const { width: room } = useSize(holder, { width: 780, height: 400 });
   const [from, to] = hoursShown({ opens, closes, now, visits });
-  const perMinute = (width - NAMES_WIDTH - 12) / (to - from);
-  const x = (minutes: number) => NAMES_WIDTH + (minutes - from) * perMinute;
+  // Where there is no room for that, the day is pushed sideways under its names.
+  const width = Math.max(room, NAMES_WIDTH + 2 * EDGE + ((to - from) / 60) * leastHour(room));
+  const perMinute = (width - NAMES_WIDTH - 2 * EDGE) / (to - from);
+  const x = (minutes: number) => NAMES_WIDTH + EDGE + (minutes - from) * perMinute;
   const rows = rowsOf(visits);
   const height = HEAD + rows.length * ROW;
   const hours = Array.from({ length: Math.floor((to - from) / 60) + 1 }, (_, i) => from / 60 + i);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 8 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 220, tolerance: 8 } }),
-  );
-  const minutesBy = (pixels: number) => Math.round(pixels / perMinute / SNAP_MIN) * SNAP_MIN;
-  const drop = ({ active, delta }: DragEndEvent) => {
-    setMoving(null);
-    swallowClick();
-    const visit = visits.find((other) => keyOf(other) === active.id);
-    const by = minutesBy(delta.x);
-    if (visit && by !== 0) onPut?.(visit, visit.from + by);
-  };
+  if (scale) scale.current = perMinute;
   return (
-    <DndContext
-      id="day-chart"
-      sensors={sensors}
-      onDragMove={({ active, delta }) =>
-        setMoving({ key: String(active.id), by: minutesBy(delta.x) })
-      }
-      onDragEnd={drop}
-      onDragCancel={() => setMoving(null)}
+    <div
+      className={css.dayPlan}
+      data-part="day-plan"
+      ref={holder}
+      role="group"
+      aria-label={today.plan}
+      tabIndex={width > room ? 0 : undefined}
     >
-      <div
-        className={css.dayPlan}
-        data-part="day-plan"
-        ref={holder}
-        style={{ height }}
-        role="group"
-        aria-label={today.plan}
-      >
-        <svg width={width} height={height} aria-hidden>
+      <div className={css.tape} style={{ width, height }}>
+        <Names rows={rows} height={height} />
+        <svg className={css.grid} width={width} height={height} aria-hidden>
           {hours.map((hour) => (
             <g key={hour}>
               <path d={`M${x(hour * 60)} ${HEAD}V${height}`} stroke="var(--rule-soft)" />
@@ -113,35 +102,19 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
                 ))}
             </g>
           ))}
-          {rows.map(({ station, unit, units }, i) => (
-            <g key={`${station}${unit}`}>
-              <path
-                d={`M${unit === 0 ? 0 : NAMES_WIDTH - 24} ${HEAD + i * ROW}H${width}`}
-                stroke={unit === 0 ? 'var(--rule)' : 'var(--rule-soft)'}
-              />
-              {unit === 0 && (
-                <text x={0} y={HEAD + i * ROW + ROW / 2 + 5} className={drawingsCss.svgStrong}>
-                  {stationName(station)}
-                </text>
-              )}
-              {units > 1 && (
-                <text
-                  x={NAMES_WIDTH - 14}
-                  y={HEAD + i * ROW + ROW / 2 + 5}
-                  textAnchor="end"
-                  className={drawingsCss.svgSoft}
-                >
-                  {unit + 1}
-                </text>
-              )}
-            </g>
+          {rows.map(({ station, unit }, i) => (
+            <path
+              key={`${station}${unit}`}
+              d={`M${NAMES_WIDTH} ${HEAD + i * ROW}H${width}`}
+              stroke={unit === 0 ? 'var(--rule)' : 'var(--rule-soft)'}
+            />
           ))}
         </svg>
         {visits.map((visit) => {
           const key = keyOf(visit);
           const row = rows.findIndex((r) => r.station === visit.station && r.unit === visit.unit);
           return (
-            <VisitBox
+            <Box
               key={key}
               visit={visit}
               left={x(visit.from)}
@@ -150,7 +123,6 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
               top={HEAD + row * ROW + 5}
               shift={moving?.key === key ? moving.by * perMinute : 0}
               label={moving?.key === key ? clockWords(visit.from + moving.by) : null}
-              draggable={onPut !== undefined}
             />
           );
         })}
@@ -168,9 +140,38 @@ export function DayChart({ visits, opens, closes, now, onPut }: DayChartProps) {
           </svg>
         )}
       </div>
-    </DndContext>
+    </div>
   );
 }
+
+/** What work is done at; it stays where the hours are pushed along under it. */
+const Names = ({ rows, height }: { rows: readonly Row[]; height: number }) => (
+  <svg className={css.names} width={NAMES_WIDTH} height={height} aria-hidden>
+    {rows.map(({ station, unit, units }, i) => (
+      <g key={`${station}${unit}`}>
+        <path
+          d={`M${unit === 0 ? 0 : NAMES_WIDTH - 24} ${HEAD + i * ROW}H${NAMES_WIDTH}`}
+          stroke={unit === 0 ? 'var(--rule)' : 'var(--rule-soft)'}
+        />
+        {unit === 0 && (
+          <text x={0} y={HEAD + i * ROW + ROW / 2 + 5} className={drawingsCss.svgStrong}>
+            {stationName(station)}
+          </text>
+        )}
+        {units > 1 && (
+          <text
+            x={NAMES_WIDTH - 14}
+            y={HEAD + i * ROW + ROW / 2 + 5}
+            textAnchor="end"
+            className={drawingsCss.svgSoft}
+          >
+            {unit + 1}
+          </text>
+        )}
+      </g>
+    ))}
+  </svg>
+);
 
 /** "T. Okoro" is TO: who does it, where there is no room for a name. */
 const initials = (name: string) =>
@@ -179,14 +180,7 @@ const initials = (name: string) =>
     .map((part) => part.charAt(0))
     .join('');
 
-/** Letting go over a link is no tap on it. */
-function swallowClick() {
-  const swallow = (event: MouseEvent) => event.preventDefault();
-  window.addEventListener('click', swallow, { capture: true, once: true });
-  setTimeout(() => window.removeEventListener('click', swallow, { capture: true }), 80);
-}
-
-const keyOf = ({ jobId, visitId }: PlacedVisit) => `${jobId} ${visitId}`;
+export const keyOf = ({ jobId, visitId }: PlacedVisit) => `${jobId} ${visitId}`;
 
 /** From this hour on, as long as there is work and at least six hours. */
 function hoursShown({
@@ -223,8 +217,21 @@ function roomAfter(
   return x(next) - x(visit.from);
 }
 
+interface VisitBoxProps {
+  readonly visit: PlacedVisit;
+  readonly left: number;
+  readonly width: number;
+  readonly room: number;
+  readonly top: number;
+  readonly shift: number;
+  readonly label: string | null;
+  /** What makes it a thing to take hold of. */
+  readonly hold?: Partial<ComponentProps<typeof Link>> | undefined;
+  readonly dragging?: boolean;
+}
+
 /** Short visits carry their name beside them where there is room, else their initials. */
-function VisitBox({
+export function VisitBox({
   visit,
   left,
   width,
@@ -232,28 +239,14 @@ function VisitBox({
   top,
   shift,
   label,
-  draggable,
-}: {
-  visit: PlacedVisit;
-  left: number;
-  width: number;
-  room: number;
-  top: number;
-  shift: number;
-  label: string | null;
-  draggable: boolean;
-}) {
-  const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
-    id: keyOf(visit),
-    disabled: !draggable,
-  });
+  hold,
+  dragging = false,
+}: VisitBoxProps) {
   const beside = width < 86 && room - width > 84;
   const name = visit.name.split(' ').at(-1)!;
   const about = visit.archer ? today.withArcher : today.steps(visit.steps);
-  const { role: _role, tabIndex: _tab, ...described } = attributes;
   return (
     <Link
-      ref={setNodeRef}
       href={`/jobs/${visit.jobId}`}
       prefetch={false}
       className={css.visitBox}
@@ -261,7 +254,7 @@ function VisitBox({
       data-press={visit.station === 'press' ? 'yes' : 'no'}
       data-put={visit.pinned ? 'yes' : 'no'}
       data-arrange={visit.toArrange ? 'yes' : 'no'}
-      data-dragging={isDragging ? 'yes' : 'no'}
+      data-dragging={dragging ? 'yes' : 'no'}
       title={`${visit.name}, ${clockWords(visit.from)}, ${visit.person}`}
       style={{
         left,
@@ -271,7 +264,7 @@ function VisitBox({
         transform: shift === 0 ? undefined : `translateX(${shift}px)`,
       }}
       draggable={false}
-      {...(draggable ? { ...described, ...listeners } : {})}
+      {...hold}
       aria-label={`${visit.name}, ${clockWords(visit.from)}, ${about}${visit.pinned ? `, ${w.fixed}` : ''}`}
     >
       <span className={css.visitBar} style={{ width }} />

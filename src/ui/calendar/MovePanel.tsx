@@ -1,11 +1,11 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import { clockOfMinute, dayOfMinute, minuteOf, type CalendarView } from '@/core/job';
 import { stationName } from '@/core/bench';
 import type { PlacedVisit } from '@/core/calendar';
+import { TextField } from '../fields/TextField';
 import { useKept } from '../keep/useKept';
 import { Panel } from '../frame/Panel';
 import { calendarWords as w } from '../words';

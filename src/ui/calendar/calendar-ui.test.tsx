@@ -122,7 +122,7 @@ describe('the chart of a day', () => {
     expect(rows(one.container)).toEqual(['Counter', 'Vice', 'Press', 'Draw board', 'Lane']);
     const height = (container: HTMLElement) =>
       Number.parseInt(
-        container.querySelector<HTMLElement>('[data-part="day-plan"]')!.style.height,
+        container.querySelector<HTMLElement>('[data-part="day-plan"] > div')!.style.height,
         10,
       );
     const two = chart([

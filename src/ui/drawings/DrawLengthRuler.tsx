@@ -1,6 +1,5 @@
 'use client';
 import { useRef } from 'react';
-import clsx from 'clsx';
 import { methodEntry, type DrawLengthResult } from '@/core/fit';
 import { MM_PER_INCH, write, type ShopUnits } from '@/core/units';
 import { fit as w } from '../words';
@@ -10,8 +9,14 @@ import { Tape } from './Tape';
 import { useSize } from './useSize';
 import drawingsCss from './drawings.module.css';
 
+/** A bell's height, and what is left over it. */
+const BELL = 28;
 const ROW = 35;
 const TOP = 8;
+/** Narrower than this the names stand over their bells, wider before them. */
+const NAMES_BEFORE = 560;
+const NAME_LINE = 22;
+const INSET = 14;
 
 /** Every estimate as its bell curve over a tape, the consensus through all of them. */
 export function DrawLengthRuler({
@@ -29,9 +34,21 @@ export function DrawLengthRuler({
   const { width } = useSize(holder, { width: 680, height: 300 });
   const metric = shop.length === 'mm';
   const perUnit = metric ? 1 : MM_PER_INCH;
-  const s = range(result, moduleMm, perUnit, width, metric);
-  const rows = result?.estimates.length ?? 0;
-  const tapeY = TOP + Math.max(2, rows) * ROW + 10;
+  const named = (result?.estimates ?? []).map((estimate) => ({
+    ...estimate,
+    name: `${methodEntry(estimate.method).name.toLowerCase()}${estimate.readings > 1 ? ` ×${estimate.readings}` : ''}`,
+    figure: write(estimate.drawLengthMm, 'length', shop),
+  }));
+  // No face is measured here: nine pixels a letter is a little more than it takes.
+  const longest = Math.max(
+    0,
+    ...named.map(({ name, figure }) => (name.length + figure.length) * 9),
+  );
+  const before = width >= NAMES_BEFORE && longest < width * 0.45;
+  const namesTo = before ? longest : 0;
+  const row = before ? ROW : ROW + NAME_LINE;
+  const s = range(result, moduleMm, perUnit, width, namesTo, metric);
+  const tapeY = TOP + Math.max(before ? 2 : 1, named.length) * row + 10;
   const x = (mmValue: number) => s.x(mmValue / perUnit);
   return (
     <div ref={holder} className={drawingsCss.drawing} data-part="drawing">
@@ -45,21 +62,31 @@ export function DrawLengthRuler({
               height={tapeY - TOP + 4}
               fill="var(--petrol-tint)"
             />
-            {result.estimates.map((estimate, i) => (
+            {named.map((estimate, i) => (
               <Bell
                 key={estimate.method}
                 scale={s}
-                y={TOP + (i + 1) * ROW}
+                y={TOP + (i + 1) * row}
                 mean={estimate.drawLengthMm / perUnit}
                 sigma={estimate.sigmaMm / perUnit}
-                strong={estimate.sigmaMm === Math.min(...result.estimates.map((e) => e.sigmaMm))}
+                strong={estimate.sigmaMm === Math.min(...named.map((e) => e.sigmaMm))}
                 out={result.outlier === estimate.method}
-                label={`${methodEntry(estimate.method).name.toLowerCase()}${estimate.readings > 1 ? ` ×${estimate.readings}` : ''}`}
-                figure={write(estimate.drawLengthMm, 'length', shop)}
+                label={estimate.name}
+                figure={estimate.figure}
+                place={
+                  before ? { x: namesTo, end: true, up: 9 } : { x: INSET, end: false, up: BELL + 8 }
+                }
               />
             ))}
+            {/* The consensus goes through the bells, never through a name over one. */}
             <path
-              d={`M${x(result.drawLengthMm)} ${TOP - 8}V${tapeY + 26}`}
+              d={[
+                ...named.map(
+                  (_, i) =>
+                    `M${x(result.drawLengthMm)} ${TOP + (i + 1) * row - BELL - (before ? 8 : 0)}v${BELL + 8}`,
+                ),
+                `M${x(result.drawLengthMm)} ${TOP + named.length * row}V${tapeY + 26}`,
+              ].join('')}
               stroke="var(--petrol)"
               strokeWidth={2.5}
             />
@@ -97,9 +124,14 @@ function range(
   moduleMm: number | null,
   perUnit: number,
   width: number,
+  namesTo: number,
   metric: boolean,
 ): Scale {
-  if (!result) return metric ? scale(600, 780, width) : scale(24, 31, width);
+  const after = (from: number, to: number): Scale => {
+    const inner = scale(from, to, width - namesTo, INSET);
+    return { ...inner, width, x: (value) => namesTo + inner.x(value) };
+  };
+  if (!result) return metric ? after(600, 780) : after(24, 31);
   const values = result.estimates.flatMap((e) => [
     e.drawLengthMm - 2.4 * e.sigmaMm,
     e.drawLengthMm + 2.4 * e.sigmaMm,
@@ -108,7 +140,7 @@ function range(
   const grid = metric ? 10 : 1;
   const from = Math.floor(Math.min(...values) / perUnit / grid) * grid;
   const to = Math.ceil(Math.max(...values) / perUnit / grid) * grid;
-  return scale(from, to, width);
+  return after(from, to);
 }
 
 function Bell(props: {
@@ -120,20 +152,15 @@ function Bell(props: {
   out: boolean;
   label: string;
   figure: string;
+  /** Where its name stands: from or up to `x`, so far over the bell's foot. */
+  place: { readonly x: number; readonly end: boolean; readonly up: number };
 }) {
-  const { scale: s, y, mean, sigma, strong, out } = props;
-  const height = 28;
+  const { scale: s, y, mean, sigma, strong, out, place } = props;
   const points = Array.from({ length: 49 }, (_, i) => {
     const z = -2.4 + (4.8 * i) / 48;
-    return `${s.x(mean + z * sigma).toFixed(1)} ${(y - height * Math.exp(-0.5 * z * z)).toFixed(1)}`;
+    return `${s.x(mean + z * sigma).toFixed(1)} ${(y - BELL * Math.exp(-0.5 * z * z)).toFixed(1)}`;
   });
   const colour = out ? 'var(--brick)' : strong ? 'var(--petrol)' : 'var(--ink-soft)';
-  const right = s.x(mean + 2.4 * sigma);
-  // No face is measured here: nine pixels a letter is a little more than it takes.
-  const labelWidth = (props.label.length + props.figure.length + 1) * 9;
-  const fitsRight = right + labelWidth - 34 < s.width;
-  const left = Math.max(labelWidth, s.x(mean - 2.4 * sigma) + 34);
-  const textX = fitsRight ? Math.max(right - 34, s.x(mean) + 34) : left;
   return (
     <g>
       <path
@@ -144,12 +171,12 @@ function Bell(props: {
         strokeWidth={1.6}
         strokeDasharray={out ? '6 4' : undefined}
       />
-      <path d={`M${s.x(mean)} ${y}v-${height}`} stroke={colour} strokeWidth={2} />
+      <path d={`M${s.x(mean)} ${y}v-${BELL}`} stroke={colour} strokeWidth={2} />
       <text
-        x={textX}
-        y={y - 9}
-        textAnchor={fitsRight ? 'start' : 'end'}
-        className={clsx(drawingsCss.svgLabel, drawingsCss.halo)}
+        x={place.x}
+        y={y - place.up}
+        textAnchor={place.end ? 'end' : 'start'}
+        className={drawingsCss.svgLabel}
       >
         {props.label}{' '}
         <tspan className={drawingsCss.svgStrong}>

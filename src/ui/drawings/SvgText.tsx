@@ -1,21 +1,30 @@
-/** Text inside an SVG with "3/8" set as a true fraction. */
+import { FRACTION_SHAPE, fractionRuns } from '@/core/units';
+
+const { digits, raise, drop, kern, gap } = FRACTION_SHAPE;
+/** Steps are in em of the piece that makes them. */
+const small = (em: number) => `${(em / digits).toFixed(3)}em`;
+
+/** Text inside an SVG, its fractions set as everywhere else. */
 export const SvgText = ({ text }: { text: string }) =>
-  text.split(/(\d+\/\d+)/).map((part, i) => {
-    if (i % 2 === 0) return part;
-    const [numerator, denominator] = part.split('/');
-    return (
+  fractionRuns(text).map((run, i) =>
+    run.kind === 'words' ? (
+      run.text
+    ) : (
       <tspan key={i}>
-        <tspan dx="-0.3em" dy="-0.34em" fontSize="0.66em">
-          {numerator}
+        {run.whole}
+        {/* Read it is a space, drawn it is the gap: a face's space is a quarter of an em. */}
+        {run.whole && <tspan fontSize={`${gap * 4}em`}> </tspan>}
+        <tspan dy={small(-raise)} fontSize={`${digits}em`}>
+          {run.numerator}
         </tspan>
-        <tspan dy="0.34em" dx="-0.12em">
+        <tspan dx={`${-kern}em`} dy={`${raise}em`}>
           /
         </tspan>
-        <tspan dx="-0.12em" dy="0.12em" fontSize="0.66em">
-          {denominator}
+        <tspan dx={small(-kern)} dy={small(drop)} fontSize={`${digits}em`}>
+          {run.denominator}
         </tspan>
         {/* Back to the line for what follows. */}
-        <tspan dy="-0.12em">{'\u200b'}</tspan>
+        <tspan dy={`${-drop}em`}>{'\u200b'}</tspan>
       </tspan>
-    );
-  });
+    ),
+  );

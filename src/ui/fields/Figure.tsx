@@ -1,5 +1,11 @@
 import Typography from '@mui/material/Typography';
-import { writeParts, type QuantityName, type ShopUnits, type WriteOptions } from '@/core/units';
+import {
+  fractionRuns,
+  writeParts,
+  type QuantityName,
+  type ShopUnits,
+  type WriteOptions,
+} from '@/core/units';
 import { Fraction } from './Fraction';
 import css from './fraction.module.css';
 
@@ -24,28 +30,29 @@ export function Figure({
       {parts.whole}
       {parts.numerator !== null && (
         <>
-          {parts.whole !== '' && <Thin />}
+          {parts.whole !== '' && <Gap />}
           <Fraction numerator={parts.numerator} denominator={parts.denominator!} />
         </>
       )}
-      <span className={css.unit}> {parts.unit}</span>
+      <span className={css.unitGap}> </span>
+      <span className={css.unit}>{parts.unit}</span>
     </Typography>
   );
 }
 
-const Thin = () => <span className={css.thin}> </span>;
+/** The thin space between a whole number and its fraction. */
+const Gap = () => <span className={css.gap}> </span>;
 
 /** Text that may hold figures: sets "27 3/8" in it with a true fraction. */
-export function WithFractions({ text }: { text: string }) {
-  return text.split(/(\d+ \d+\/\d+|\d+\/\d+)/).map((part, i) => {
-    if (i % 2 === 0) return part;
-    const [, whole, numerator, denominator] = /^(?:(\d+) )?(\d+)\/(\d+)$/.exec(part)!;
-    return (
+export const WithFractions = ({ text }: { text: string }) =>
+  fractionRuns(text).map((run, i) =>
+    run.kind === 'words' ? (
+      run.text
+    ) : (
       <span key={i} className={css.whole}>
-        {whole}
-        {whole && <Thin />}
-        <Fraction numerator={numerator!} denominator={denominator!} />
+        {run.whole}
+        {run.whole && <Gap />}
+        <Fraction numerator={run.numerator} denominator={run.denominator} />
       </span>
-    );
-  });
-}
+    ),
+  );

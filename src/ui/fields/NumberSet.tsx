@@ -30,27 +30,24 @@ export function NumberSet({
   children: ReactNode;
 }) {
   const [at, setAt] = useState(first);
-  const form = useRef<HTMLFormElement>(null);
+  const fields = useRef<HTMLDivElement>(null);
+  const focusOn = (i: number) => fields.current?.querySelectorAll('input')[i]?.focus();
   const now = numbers[at]!;
   const { quantity, shop, min = 0, bareUnit } = now.options;
   return (
     <form
-      ref={form}
       className={measureCss.numberSet}
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
         // Enter in a row of empty fields leads on to the next; taken is what is whole.
         const empty = numbers.findIndex(({ text }, i) => i !== at && text.trim() === '');
-        if (now.text.trim() !== '' && empty >= 0)
-          return form.current
-            ?.querySelectorAll<HTMLElement>('.number-fields input')
-            [empty]?.focus();
+        if (now.text.trim() !== '' && empty >= 0) return focusOn(empty);
         onSubmit();
-        form.current?.querySelectorAll<HTMLElement>('.number-fields input')[first]?.focus();
+        focusOn(first);
       }}
     >
-      <div className={measureCss.numberFields}>
+      <div className={measureCss.numberFields} ref={fields}>
         {numbers.map((number, i) => (
           <SmallNumber
             key={number.label}

@@ -2,7 +2,8 @@
 import { findUnit } from '@/core/units';
 import { Press } from '../pieces/Press';
 import { fields } from '../words';
-import { type PadKey, type PadLayout } from './pad-keys';
+import { usePadHand } from '../keep/on-tablet';
+import { mirrored, type PadKey, type PadLayout } from './pad-keys';
 import { WithFractions } from './Figure';
 import measureCss from './measure.module.css';
 
@@ -43,15 +44,18 @@ export function Pad({
   onKey: (key: PadKey) => void;
 }) {
   const unit = findUnit(/[^\d\s.,/−-]+.*$/.exec(text)?.[0]?.trim() ?? '')?.name;
+  const [hand] = usePadHand();
+  const rows = hand === 'left' ? mirrored(layout) : layout;
   return (
     <div
       className={measureCss.pad}
+      data-hand={hand}
       data-part="pad"
       role="group"
       aria-label={fields.pad}
       style={{ gridTemplateColumns: `repeat(${layout[0]!.length}, minmax(44px, 1fr))` }}
     >
-      {layout
+      {rows
         .flat()
         .map((key, i) =>
           key === null ? (

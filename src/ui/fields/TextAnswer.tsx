@@ -1,9 +1,9 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import TextField from '@mui/material/TextField';
 import { useParams } from 'next/navigation';
 import { draftOf, keepDraft } from '../keep/draft';
 import type { Trouble } from '../keep/post';
+import { TextField } from './TextField';
 
 interface TextAnswerProps {
   readonly id: string;

@@ -155,3 +155,10 @@ export function padLayout(
     ...(last.length > 0 ? [last[i] ?? null] : []),
   ]);
 }
+
+/** Columns of digits on every pad. */
+const DIGIT_COLUMNS = 3;
+
+/** The pad for a left hand: fractions and units first, the digits at the other side; digits keep their order. */
+export const mirrored = (layout: PadLayout): PadLayout =>
+  layout.map((row) => [...row.slice(DIGIT_COLUMNS), ...row.slice(0, DIGIT_COLUMNS)]);

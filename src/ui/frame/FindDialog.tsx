@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { TextField } from '../fields/TextField';
 import { Press } from '../pieces/Press';
 import { frame } from '../words';
 import { Empty } from '../pieces/layout';

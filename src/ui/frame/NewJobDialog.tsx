@@ -2,9 +2,9 @@
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import type { JobSnapshot } from '@/core/job';
+import { TextField } from '../fields/TextField';
 import { Choice } from '../fields/Choice';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';

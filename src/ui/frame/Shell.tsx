@@ -1,16 +1,25 @@
 'use client';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import dynamic from 'next/dynamic';
 import { ThemeProvider } from '@mui/material/styles';
 import type { Shop } from '@/core/job';
 import { theme } from '../theme/theme';
 import { SCHEME } from '../theme/tokens';
 import { useServiceWorker } from '../keep/connection';
-import { FindDialog } from './FindDialog';
-import { KeysDialog } from './KeysDialog';
-import { NewJobDialog } from './NewJobDialog';
 import { useKeys, usePageKeys } from './useKeys';
 import { ShellContext, type Opened } from './useShell';
 import { useWho } from './useWho';
+
+const dialogs = {
+  find: () => import('./FindDialog').then(({ FindDialog }) => FindDialog),
+  new: () => import('./NewJobDialog').then(({ NewJobDialog }) => NewJobDialog),
+  keys: () => import('./KeysDialog').then(({ KeysDialog }) => KeysDialog),
+};
+const FindDialog = dynamic(dialogs.find, { ssr: false });
+const NewJobDialog = dynamic(dialogs.new, { ssr: false });
+const KeysDialog = dynamic(dialogs.keys, { ssr: false });
+/** The page stands first; then its windows are fetched, so that they open also without a connection. */
+const FETCH_AFTER_MS = 1200;
 
 /** What every page has: theme, the person at work, find, new job, the list of keys. */
 export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
@@ -22,6 +31,12 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
   useEffect(() => {
     // From here on keys and taps are heard; what drives the page from outside waits for it.
     document.documentElement.dataset.ready = 'yes';
+  }, []);
+  useEffect(() => {
+    const fetch = () =>
+      Object.values(dialogs).forEach((load) => void load().catch(() => undefined));
+    const timer = setTimeout(fetch, FETCH_AFTER_MS);
+    return () => clearTimeout(timer);
   }, []);
   const value = useMemo(() => ({ shop, who, setWho, open }), [shop, who, setWho]);
   const close = () => open(null);

@@ -26,7 +26,7 @@ export function TopTools() {
         ))}
       </NativeSelect>
       <Button variant="plain" onClick={() => open('find')}>
-        <Key>/</Key> {frame.find}
+        <Key className={topCss.key}>/</Key> {frame.find}
       </Button>
     </>
   );

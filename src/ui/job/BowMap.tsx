@@ -1,12 +1,17 @@
 'use client';
-import { useMemo, useRef, type ReactNode } from 'react';
+import { useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
 import Link from 'next/link';
+import ExpandLess from '@mui/icons-material/ExpandLess';
+import ExpandMore from '@mui/icons-material/ExpandMore';
 import { bowOutline, type BowShape } from '@/core/bow';
 import { mm } from '@/core/units';
 import { BowDrawing, type BowDrawingProps, type PartLook } from '../drawings/BowDrawing';
+import { Ticks } from '../drawings/Ticks';
 import { spread } from '../drawings/spread';
 import { useSize } from '../drawings/useSize';
 import { WithFractions } from '../fields/Figure';
+import { Press } from '../pieces/Press';
+import { Tag } from '../pieces/texts';
 import { bow as words, frame } from '../words';
 import { useJob } from './JobProvider';
 import { mapLabels, type MapLabel } from './map-parts';
@@ -26,7 +31,7 @@ const CAPTION = 46;
 /** This bow, upright, from its own measures; every part is a place to tap. */
 export function BowMap() {
   const { snapshot, derived } = useJob();
-  const holder = useRef<HTMLElement>(null);
+  const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder, { width: 300, height: 672 });
   const { bow, archer } = snapshot;
   const shape = bow ?? SOME_BOW;
@@ -48,56 +53,111 @@ export function BowMap() {
   const sorted = [...labels].sort((a, b) => a.anchor.y - b.anchor.y);
   const edge = left ? LABEL_WIDTH : size.width - LABEL_WIDTH;
   return (
-    <nav className={css.map} data-part="map" aria-label={frame.map} ref={holder}>
-      <svg aria-hidden>
-        {sorted.map((label, i) => (
-          <Leader
-            key={label.part}
-            look={label.look}
-            from={{ x: x(label.anchor.x), y: y(label.anchor.y) }}
-            to={{ x: edge + (left ? 2 : -2), y: ys[i]! }}
-          />
-        ))}
-        <g transform={`translate(${left ? size.width : 0} 0) scale(${left ? -1 : 1} 1)`}>
-          <g
-            transform={`translate(${place.x} ${place.y}) scale(${place.scale})`}
-            opacity={bow ? 1 : 0.35}
-          >
-            <BowDrawing shape={shape} looks={looks(labels, derived.kit.rest !== undefined)} />
-          </g>
-        </g>
-        {sorted.map((label) => (
-          <Dot key={label.part} look={label.look} x={x(label.anchor.x)} y={y(label.anchor.y)} />
-        ))}
-      </svg>
-      <div className={css.labels}>
-        {sorted.map((label, i) => (
-          <PartLink key={label.part} label={label}>
-            <span className={css.dot} style={{ left: x(label.anchor.x), top: y(label.anchor.y) }} />
-            <span
-              className={css.label}
-              data-part="label"
-              data-state={label.look}
-              style={{ top: ys[i]! - 22 }}
+    <Foldable labels={labels} model={bow?.model ?? words.noBowYet}>
+      <div className={css.plan} ref={holder}>
+        <svg aria-hidden>
+          {sorted.map((label, i) => (
+            <Leader
+              key={label.part}
+              look={label.look}
+              from={{ x: x(label.anchor.x), y: y(label.anchor.y) }}
+              to={{ x: edge + (left ? 2 : -2), y: ys[i]! }}
+            />
+          ))}
+          <g transform={`translate(${left ? size.width : 0} 0) scale(${left ? -1 : 1} 1)`}>
+            <g
+              transform={`translate(${place.x} ${place.y}) scale(${place.scale})`}
+              opacity={bow ? 1 : 0.35}
             >
-              <span className={css.name}>{label.name}</span>
-              <span className={css.value}>
-                <WithFractions text={label.value} />
+              <BowDrawing shape={shape} looks={looks(labels, derived.kit.rest !== undefined)} />
+            </g>
+          </g>
+          {sorted.map((label) => (
+            <Dot key={label.part} look={label.look} x={x(label.anchor.x)} y={y(label.anchor.y)} />
+          ))}
+        </svg>
+        <div className={css.labels}>
+          {sorted.map((label, i) => (
+            <PartLink key={label.part} label={label}>
+              <span
+                className={css.dot}
+                style={{ left: x(label.anchor.x), top: y(label.anchor.y) }}
+              />
+              <span
+                className={css.label}
+                data-part="label"
+                data-state={label.look}
+                style={{ top: ys[i]! - 22 }}
+              >
+                <span className={css.name}>{label.name}</span>
+                <span className={css.value}>
+                  <WithFractions text={label.value} />
+                </span>
               </span>
-            </span>
-          </PartLink>
-        ))}
+            </PartLink>
+          ))}
+        </div>
+        <div className={css.caption}>
+          {bow ? (
+            <>
+              <WithFractions text={words.atoA(bow.axleToAxleMm, snapshot.shop.units)} />
+              <br />
+              <WithFractions text={words.brace(bow.braceHeightMm, snapshot.shop.units)} />
+            </>
+          ) : (
+            words.noBowYet
+          )}
+        </div>
       </div>
-      <div className={css.caption}>
-        {bow ? (
-          <>
-            <WithFractions text={words.atoA(bow.axleToAxleMm, snapshot.shop.units)} />
-            <br />
-            <WithFractions text={words.brace(bow.braceHeightMm, snapshot.shop.units)} />
-          </>
-        ) : (
-          words.noBowYet
-        )}
+    </Foldable>
+  );
+}
+
+/** So far a finger goes before a pull is meant. */
+const PULL_PX = 24;
+
+/** On an upright tablet and a telephone the map is a strip that is pulled open, else it stands whole. */
+function Foldable({
+  labels,
+  model,
+  children,
+}: {
+  labels: readonly MapLabel[];
+  model: string;
+  children: ReactNode;
+}) {
+  const id = useId();
+  const [open, setOpen] = useState(false);
+  const { stage, place } = useStage();
+  // A tap on a part leads to its step: the map makes room for it.
+  useEffect(() => setOpen(false), [stage, place]);
+  const from = useRef<number | null>(null);
+  const again = labels.filter(({ look }) => look === 'again').length;
+  const done = labels.filter(({ look }) => look !== 'planned').length;
+  return (
+    <nav className={css.map} data-part="map" data-open={open} aria-label={frame.map}>
+      <Press
+        className={css.pull}
+        aria-expanded={open}
+        aria-controls={id}
+        onClick={() => setOpen(!open)}
+        onPointerDown={(event) => (from.current = event.clientY)}
+        onPointerMove={({ clientY }) => {
+          if (from.current === null || Math.abs(clientY - from.current) < PULL_PX) return;
+          setOpen(clientY > from.current);
+          from.current = null;
+        }}
+        onPointerUp={() => (from.current = null)}
+      >
+        <Ticks className={css.pullTicks} />
+        <b>{frame.map}</b>
+        <span className={css.pullModel}>{model}</span>
+        <span>{frame.mapDone(done, labels.length)}</span>
+        {again > 0 && <Tag kind="again">{frame.mapAgain(again)}</Tag>}
+        {open ? <ExpandLess /> : <ExpandMore />}
+      </Press>
+      <div className={css.whole} id={id}>
+        {children}
       </div>
     </nav>
   );

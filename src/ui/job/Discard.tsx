@@ -1,7 +1,7 @@
 'use client';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
+import { TextField } from '../fields/TextField';
 import { devices as w } from '../words';
 import { useJob } from './JobProvider';
 import css from './Discard.module.css';
@@ -25,6 +25,7 @@ export function LeaveOut({
   /** Null when it was taken; else why not. */
   onReason: (reason: string) => Promise<string | null>;
 }) {
+  const id = useId();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
   const [trouble, setTrouble] = useState('');
@@ -54,6 +55,7 @@ export function LeaveOut({
       }}
     >
       <TextField
+        id={id}
         label={w.whyLeftOut}
         value={reason}
         autoFocus

@@ -1,12 +1,12 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { fitKeyName, isFitKey, type JobEvent } from '@/core/job';
 import { isTaken, setupValue, type SetupKey } from '@/core/setup';
 import type { HistoryPage, HistoryPreview } from '@/contracts/history';
+import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
 import { WithFractions } from '../fields/Figure';
 import { whenText } from '../fields/dates';

@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
+import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
 import { frame } from '../words';
 import { useKept } from '../keep/useKept';

@@ -62,7 +62,7 @@ export function SheetPage({
       </header>
       <Facts sheet={sheet} />
       <h2>{w.settings}</h2>
-      <GridTable>
+      <GridTable className={css.settings}>
         <TableHead>
           <TableRow>
             <TableCell>{w.value}</TableCell>

@@ -1,12 +1,12 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ClosedDay, Shop } from '@/core/job';
 import { readShift, shiftText, USUAL_WEEK, type Shift } from '@/core/calendar';
 import { SCHOOLS } from '@/core/setup';
 import { STATIONS } from '@/core/bench';
+import { TextField } from '../fields/TextField';
 import { Choice } from '../fields/Choice';
 import { plainDay } from '../fields/dates';
 import { useKept } from '../keep/useKept';
@@ -172,7 +172,7 @@ function Closed({
           type="date"
           label={w.closedDay}
           value={day}
-          slotProps={{ inputLabel: { shrink: true } }}
+
           onChange={({ target }) => setDay(target.value)}
         />
         <TextField

@@ -1,11 +1,11 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { BOW_COLUMNS } from '@/contracts/bow-csv';
 import type { RowChange } from '@/contracts/csv';
+import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
 import { useKept } from '../keep/useKept';
 import { post } from '../keep/post';

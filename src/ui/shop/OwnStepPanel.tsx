@@ -1,11 +1,10 @@
 'use client';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import { SLOTS, type Slot } from '@/core/kit';
 import { REGISTRY, type SetupKey } from '@/core/setup';
 import { STEP_TEMPLATES, type OwnStep, type ShopSteps } from '@/core/bench';
+import { TextField } from '../fields/TextField';
 import { useKept } from '../keep/useKept';
 import { Choice } from '../fields/Choice';
 import { Panel } from '../frame/Panel';
@@ -116,11 +115,11 @@ export function OwnStepPanel({
           value={draft.slot ?? ''}
           onChange={({ target }) => set({ slot: (target.value || null) as Slot | null })}
         >
-          <MenuItem value="">{w.always}</MenuItem>
+          <option value="">{w.always}</option>
           {SLOTS.map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
+            <option key={id} value={id}>
               {name}
-            </MenuItem>
+            </option>
           ))}
         </TextField>
         <Several

@@ -2,10 +2,10 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { partFormat } from '@/contracts/part-csv';
 import { PART_KINDS, partName, slotName, type AnyPart, type PartKind } from '@/core/kit';
 import type { ShopUnits } from '@/core/units';
+import { TextField } from '../fields/TextField';
 import { Press } from '../pieces/Press';
 import { PageHead } from '../frame/PageHead';
 import { partStock as w } from '../words';

@@ -1,10 +1,10 @@
 'use client';
 import { useMemo, useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import { inShopUnits, readCell, writeCell, type Column } from '@/contracts/csv';
 import type { ShopUnits } from '@/core/units';
+import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';

@@ -1,16 +1,17 @@
 'use client';
 import { Fragment, useEffect, useState } from 'react';
 import Link from 'next/link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Shop } from '@/core/job';
 import type { ShopUnits } from '@/core/units';
+import { TextField } from '../fields/TextField';
 import { Choice, type ChoiceOption } from '../fields/Choice';
 import { PageHead } from '../frame/PageHead';
 import { shopWords as w } from '../words';
 import { Page } from '../pieces/Page';
 import { Actions, Block, Questions } from '../pieces/layout';
 import { BenchSettings } from './BenchSettings';
+import { TabletSettings } from './TabletSettings';
 import { KitSettings } from './KitSettings';
 import { unsavedSettings, useSaving } from './useSaving';
 
@@ -91,6 +92,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
             <UnitChoice {...shared} unit="speed" label={w.speed} options={w.speeds} />
             <UnitChoice {...shared} unit="distance" label={w.distance} options={w.distances} />
           </Block>
+          <TabletSettings />
           <Fragment key={round}>
             <BenchSettings shop={draft} people={names} change={change} />
             <KitSettings shop={draft} change={change} />

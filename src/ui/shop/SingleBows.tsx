@@ -3,8 +3,6 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -13,6 +11,7 @@ import TableBody from '@mui/material/TableBody';
 import { PIECE_COLUMNS } from '@/contracts/bow-csv';
 import { bowName, pieceCents, type BowPiece, type BowRecord } from '@/core/bow';
 import { writeMoney, type ShopUnits } from '@/core/units';
+import { TextField } from '../fields/TextField';
 import { GridTable } from '../fields/GridTable';
 import { Panel } from '../frame/Panel';
 import { post } from '../keep/post';
@@ -193,10 +192,11 @@ function PieceForm({
           value=""
           onChange={(event) => setBowId(event.target.value)}
         >
+          <option value="" />
           {bows.map((bow) => (
-            <MenuItem key={bow.id} value={bow.id}>
+            <option key={bow.id} value={bow.id}>
               {nameOf(bow)}
-            </MenuItem>
+            </option>
           ))}
         </TextField>
       </Panel>

@@ -1,8 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import { type ShopSteps, type StepEdit, type StepTemplate } from '@/core/bench';
+import { TextField } from '../fields/TextField';
 import { useKept } from '../keep/useKept';
 import { Choice } from '../fields/Choice';
 import { Panel } from '../frame/Panel';
@@ -66,7 +66,7 @@ export function ShippedStepPanel({
       value={value}
       placeholder={shipped}
       multiline={most > 200}
-      slotProps={{ htmlInput: { maxLength: most }, inputLabel: { shrink: true } }}
+      slotProps={{ htmlInput: { maxLength: most } }}
       onChange={({ target }) => set(target.value)}
     />
   );

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import TextField from '@mui/material/TextField';
+import { TextField } from '../fields/TextField';
 import { draftOf, keepDraft } from '../keep/draft';
 import { shopWords as w } from '../words';
 
@@ -67,7 +67,7 @@ export function TypedField<T>({
       autoComplete="off"
       error={wrong !== ''}
       helperText={wrong || hint}
-      slotProps={{ htmlInput: { maxLength: 20 }, inputLabel: { shrink: true } }}
+      slotProps={{ htmlInput: { maxLength: 20 } }}
       onChange={({ target }) => {
         setTyped(target.value);
         const answer = reads(target.value);

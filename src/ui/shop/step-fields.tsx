@@ -1,8 +1,8 @@
 'use client';
+import MuiTextField from '@mui/material/TextField';
 import Autocomplete from '@mui/material/Autocomplete';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { STATIONS, STEP_TEMPLATES, type ShopSteps, type Station } from '@/core/bench';
+import { TextField } from '../fields/TextField';
 import { stepWords as w } from '../words';
 
 export interface Named {
@@ -35,7 +35,7 @@ export function Several({
         (one) => options.find((other) => other.id === one) ?? { id: one, name: one },
       )}
       onChange={(_, next) => onChange(next.map((one) => one.id))}
-      renderInput={(params) => <TextField {...params} label={label} />}
+      renderInput={(params) => <MuiTextField {...params} label={label} />}
     />
   );
 }
@@ -61,9 +61,9 @@ export function StationField({
       onChange={({ target }) => onChange(target.value as Station)}
     >
       {STATIONS.map(({ id, name }) => (
-        <MenuItem key={id} value={id}>
+        <option key={id} value={id}>
           {name}
-        </MenuItem>
+        </option>
       ))}
     </TextField>
   );

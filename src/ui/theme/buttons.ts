@@ -16,7 +16,8 @@ export const buttons: Components = {
         lineHeight: 1.2,
         textAlign: 'left',
         whiteSpace: 'nowrap',
-        '@media (max-width: 860px)': { whiteSpace: 'normal' },
+        // In a narrow column words go on in a second line rather than out of their button.
+        '@media (max-width: 1180px)': { whiteSpace: 'normal' },
       },
       contained: {
         background: 'var(--petrol)',

@@ -22,8 +22,6 @@ const figure = {
   fontVariantNumeric: 'tabular-nums',
   fontWeight: 600,
   whiteSpace: 'nowrap',
-  // The figure face sets its slash wider.
-  '--slash': '-0.2em',
 } as const;
 
 export const texts: Components = {
@@ -53,7 +51,12 @@ export const texts: Components = {
       },
       {
         props: { variant: 'huge' },
-        style: { ...figure, fontSize: 'var(--size-huge)', lineHeight: 1.05 },
+        style: {
+          ...figure,
+          fontSize: 'var(--size-huge)',
+          lineHeight: 1.05,
+          '@media (max-width: 1180px)': { fontSize: 'var(--size-work)' },
+        },
       },
     ],
   },

@@ -5,7 +5,7 @@ import { inputs } from './inputs';
 import { surfaces } from './surfaces';
 import { tables } from './tables';
 import { typography, texts } from './texts';
-import { SCHEME, dim, fonts, paper, sizes, type Colour } from './tokens';
+import { SCHEME, dim, fonts, fraction, paper, sizes, type Colour } from './tokens';
 import './types';
 
 type Colours = Readonly<Record<Colour, string>>;
@@ -49,6 +49,7 @@ const options = {
   colorSchemes: { light: scheme('light', paper), dark: scheme('dark', dim) },
   ...fonts,
   size: sizes,
+  fraction,
   shape: { borderRadius: 3 },
   shadows: Array.from({ length: 25 }, () => 'none'),
   typography,

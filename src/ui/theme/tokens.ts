@@ -1,3 +1,5 @@
+import { FRACTION_SHAPE } from '@/core/units';
+
 /**
  * Every colour, face and size of the interface, once. The theme makes CSS variables of them
  * (`--ink`, `--size-normal`), which the style sheets beside the components read.
@@ -56,6 +58,17 @@ export const dim: Readonly<Record<Colour, string>> = {
 export const fonts = {
   text: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
   figure: "'Atkinson Hyperlegible Mono Variable', ui-monospace, monospace",
+} as const;
+
+/** The one form of a fraction, each length in em of the piece it is for. */
+const { digits, raise, drop, kern, gap, unitGap } = FRACTION_SHAPE;
+export const fraction = {
+  digits: `${digits}em`,
+  raise: `${raise / digits}em`,
+  drop: `${-drop / digits}em`,
+  kern: `${-kern}em`,
+  gap: `${gap}em`,
+  'unit-gap': `${unitGap}em`,
 } as const;
 
 /** The eight sizes of type, in px; what is worked on is set in the last two. */

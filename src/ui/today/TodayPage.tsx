@@ -9,7 +9,7 @@ import { useShell } from '../frame/useShell';
 import { TopTools } from '../frame/TopTools';
 import { longDay, plainDay } from '../fields/dates';
 import { calendarWords, frame, orderWords, today as w } from '../words';
-import { DayChart } from '../calendar/DayChart';
+import { DayPlan } from '../calendar/DayPlan';
 import { PlanState, remedyWords } from '../calendar/PlanState';
 import { useCalendar, type Calendar } from '../calendar/useCalendar';
 import { Key, Note } from '../pieces/texts';
@@ -40,12 +40,18 @@ export function TodayPage({ view }: { view: TodayView }) {
           {view.shopName} · {w.openTill(clock(view.closes))}
         </span>
         <div className={topCss.facts}>
-          <Button href="/shop" prefetch={false} variant="plain" component={Link}>
+          <Button
+            href="/shop"
+            prefetch={false}
+            variant="plain"
+            component={Link}
+            className={css.besideTitle}
+          >
             {w.settings}
           </Button>
           <TopTools />
-          <Button variant="contained" onClick={() => open('new')}>
-            {frame.newJob} <Key className={topCss.buttonKey}>n</Key>
+          <Button variant="contained" className={topCss.act} onClick={() => open('new')}>
+            {frame.newJob} <Key className={clsx(topCss.buttonKey, topCss.key)}>n</Key>
           </Button>
         </div>
       </header>
@@ -58,6 +64,12 @@ export function TodayPage({ view }: { view: TodayView }) {
             <Link href="/calendar" prefetch={false}>
               {calendarWords.link}
             </Link>
+            <span className={css.underTitle}>
+              {' · '}
+              <Link href="/shop" prefetch={false}>
+                {w.settings}
+              </Link>
+            </span>
           </Typography>
         </Head>
         {view.unreadable.length > 0 && (
@@ -71,7 +83,7 @@ export function TodayPage({ view }: { view: TodayView }) {
             {calendar.trouble}
           </Note>
         )}
-        <DayChart
+        <DayPlan
           visits={visits}
           opens={view.opens}
           closes={view.closes}

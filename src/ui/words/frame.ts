@@ -17,6 +17,8 @@ export const frame = {
   ofBudget: (budget: string) => `of ${budget}`,
   stages: 'Stages of the job',
   map: 'Bow map',
+  mapDone: (done: number, of: number) => `${done} of ${of}`,
+  mapAgain: (n: number) => `${n} again`,
   margin: 'Reasons and cautions',
   fromMeet: 'Said in Meet',
   because: 'Because',

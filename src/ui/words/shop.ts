@@ -13,6 +13,13 @@ export const shopWords = {
   timeZoneWrong: 'Not a time zone, for example Europe/Berlin.',
   peopleMissing: 'At least one name: every reading says who took it.',
   peopleLong: 'A name of at most 60 letters.',
+  tablet: 'This tablet',
+  tabletHint: 'Kept on this tablet alone.',
+  padHand: 'Keys to type numbers with',
+  padHands: [
+    { id: 'right', name: 'for the right hand' },
+    { id: 'left', name: 'for the left hand' },
+  ],
   units: 'How numbers are written',
   length: 'Lengths',
   lengths: [

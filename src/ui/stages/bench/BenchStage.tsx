@@ -223,7 +223,7 @@ function Onward({ step }: { step: JobStep }) {
   const dot = async () => {
     if (!value) return forward();
     if (!step.values.every((v) => v.reading || v.key === value.key)) return;
-    const tick = document.querySelector<HTMLElement>('.tick');
+    const tick = document.querySelector<HTMLElement>('[data-part="tick"]');
     if (!tick) return document.querySelector<HTMLElement>('[data-measure]')?.focus();
     const answer = await send({
       name: 'takeReadings',

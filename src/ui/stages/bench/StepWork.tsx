@@ -36,7 +36,9 @@ export function StepWork({
   const [picked, pick] = useState<string | null>(asked);
   // Where a step leads nowhere by itself, `.` still ticks it off.
   useKeys(
-    onward === null ? { '.': () => document.querySelector<HTMLElement>('.tick')?.click() } : {},
+    onward === null
+      ? { '.': () => document.querySelector<HTMLElement>('[data-part="tick"]')?.click() }
+      : {},
   );
   const value =
     step.values.find((v) => v.key === picked) ?? openValue(step) ?? step.values.at(-1) ?? null;

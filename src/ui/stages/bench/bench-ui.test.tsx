@@ -24,7 +24,8 @@ import { BenchStage } from './BenchStage';
 let query = '';
 const push = jest.fn();
 jest.mock('next/navigation', () => ({
-  useParams: () => ({ id: 'job-1', stage: 'bench' }),
+  useParams: () => ({ id: 'job-1' }),
+  usePathname: () => '/jobs/job-1/bench',
   useSearchParams: () => new URLSearchParams(query),
   useRouter: () => ({ push }),
 }));

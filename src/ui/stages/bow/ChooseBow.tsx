@@ -2,13 +2,12 @@
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { bowName, CAM_SYSTEMS, type BowOffer } from '@/core/bow';
 import type { BowCover } from '@/core/fit';
 import { archerCautions, jobBowCover, weightTrials, type JobBow } from '@/core/job';
 import { write, writeMoney } from '@/core/units';
+import { TextField } from '../../fields/TextField';
 import { dayText } from '../../fields/dates';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
@@ -204,11 +203,11 @@ function SerialChoice({
       value={serials.includes(now) ? now : ''}
       onChange={(event) => void choose(event.target.value)}
     >
-      <MenuItem value="">{w.anyOfThem}</MenuItem>
+      <option value="">{w.anyOfThem}</option>
       {serials.map((serial) => (
-        <MenuItem key={serial} value={serial}>
+        <option key={serial} value={serial}>
           {serial}
-        </MenuItem>
+        </option>
       ))}
     </TextField>
   );

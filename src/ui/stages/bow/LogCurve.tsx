@@ -2,7 +2,6 @@
 import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { readCurveFile } from '@/contracts/draw-board';
 import {
   CURVE_DOUBTS,
   curveDoubts,
@@ -53,6 +52,8 @@ export function LogCurve({
   };
   const read = async (chosen: File | undefined) => {
     if (!chosen) return;
+    // Only who reads a file waits for what reads it.
+    const { readCurveFile } = await import('@/contracts/curve-file');
     const answer = readCurveFile(await chosen.text());
     if (answer.ok) await keep(answer.points, 'file');
     else setTrouble(`${chosen.name}: ${answer.message}`);

@@ -7,7 +7,8 @@ import { BowStage } from './BowStage';
 
 let query = '';
 jest.mock('next/navigation', () => ({
-  useParams: () => ({ id: 'job-1', stage: 'bow' }),
+  useParams: () => ({ id: 'job-1' }),
+  usePathname: () => '/jobs/job-1/bow',
   useSearchParams: () => new URLSearchParams(query),
   useRouter: () => ({ push: jest.fn() }),
 }));

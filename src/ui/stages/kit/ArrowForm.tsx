@@ -1,7 +1,6 @@
 'use client';
 import { useId, useState } from 'react';
 import NativeSelect from '@mui/material/NativeSelect';
-import TextField from '@mui/material/TextField';
 import {
   partName,
   sellCents,
@@ -13,6 +12,7 @@ import {
   partFacts,
 } from '@/core/kit';
 import { mm, read, write, writeMoney, type Mm } from '@/core/units';
+import { TextField } from '../../fields/TextField';
 import type { Trouble } from '../../keep/post';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';

@@ -1,11 +1,11 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { readMasses, readScaleLine } from '@/contracts/grain-scale';
 import { matchSet, SET_TOLERANCE_G } from '@/core/arrow';
 import { write } from '@/core/units';
+import { TextField } from '../../fields/TextField';
 import { useDeviceLines } from '../../fields/useDeviceLines';
 import { useKept } from '../../keep/useKept';
 import { useJob } from '../../job/JobProvider';

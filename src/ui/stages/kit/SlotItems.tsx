@@ -3,7 +3,6 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import {
@@ -18,6 +17,7 @@ import {
   partFacts,
 } from '@/core/kit';
 import { writeMoney } from '@/core/units';
+import { TextField } from '../../fields/TextField';
 import { Choice } from '../../fields/Choice';
 import { PartDrawing } from '../../drawings/PartDrawing';
 import { WithFractions } from '../../fields/Figure';

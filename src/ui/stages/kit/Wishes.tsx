@@ -1,12 +1,12 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Close from '@mui/icons-material/Close';
 import Typography from '@mui/material/Typography';
 import { partName, slotName, SLOTS, type CatalogueItem, type Slot } from '@/core/kit';
 import type { KitWishes } from '@/core/job';
 import { read, write } from '@/core/units';
+import { TextField } from '../../fields/TextField';
 import { Press } from '../../pieces/Press';
 import { useJob } from '../../job/JobProvider';
 import { kitPackages as w } from '../../words';

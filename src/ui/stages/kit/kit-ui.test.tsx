@@ -6,7 +6,8 @@ import { JobProvider } from '../../job/JobProvider';
 import { KitStage } from './KitStage';
 
 jest.mock('next/navigation', () => ({
-  useParams: () => ({ id: 'job-1', stage: 'kit' }),
+  useParams: () => ({ id: 'job-1' }),
+  usePathname: () => '/jobs/job-1/kit',
   useSearchParams: () => new URLSearchParams('slot=sight'),
   useRouter: () => ({ push: jest.fn() }),
 }));

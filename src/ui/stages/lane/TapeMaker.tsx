@@ -1,13 +1,14 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
-import { USUAL_TAPE, type TapeQuery } from '@/contracts/tape';
+import type { TapeQuery } from '@/contracts/tape';
+import { USUAL_TAPE } from '@/contracts/usual-tape';
 import { jobTape, type TapeWish } from '@/core/job';
 import { tapeSvg } from '@/core/sheet';
 import { metresPer, write } from '@/core/units';
+import { TextField } from '../../fields/TextField';
 import { Choice } from '../../fields/Choice';
 import { draftOf, keepDraft } from '../../keep/draft';
 import { useJob } from '../../job/JobProvider';

@@ -18,7 +18,8 @@ import { LaneStage } from './LaneStage';
 
 let query = '';
 jest.mock('next/navigation', () => ({
-  useParams: () => ({ id: 'job-1', stage: 'lane' }),
+  useParams: () => ({ id: 'job-1' }),
+  usePathname: () => '/jobs/job-1/lane',
   useSearchParams: () => new URLSearchParams(query),
   useRouter: () => ({ push: jest.fn() }),
 }));

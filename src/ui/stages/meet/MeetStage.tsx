@@ -61,7 +61,9 @@ export function MeetStage() {
       if (trouble || list.current?.querySelector('[aria-invalid="true"]')) return;
       choose('next');
       // The new question's first field, for those who type.
-      setTimeout(() => list.current?.querySelector<HTMLElement>('.question-fields input')?.focus());
+      setTimeout(() =>
+        list.current?.querySelector<HTMLElement>('[data-part="question-fields"] input')?.focus(),
+      );
     });
   useKeys({ '.': () => current && goOn(false) });
   return (
@@ -152,7 +154,12 @@ function QuestionRow({
       <h3 className={css.questionAsk} id={`ask-${id}`}>
         {w.ask[id]}
       </h3>
-      <Questions className={css.questionFields} role="group" aria-labelledby={`ask-${id}`}>
+      <Questions
+        className={css.questionFields}
+        data-part="question-fields"
+        role="group"
+        aria-labelledby={`ask-${id}`}
+      >
         <Fields />
       </Questions>
       <p className={css.questionUse}>{use}</p>

@@ -1,0 +1,1 @@
+export { BenchStage as default } from '@/ui/stages/bench/BenchStage';

@@ -1,0 +1,1 @@
+export { HandoverStage as default } from '@/ui/stages/handover/HandoverStage';

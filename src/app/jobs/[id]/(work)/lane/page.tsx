@@ -1,0 +1,1 @@
+export { LaneStage as default } from '@/ui/stages/lane/LaneStage';

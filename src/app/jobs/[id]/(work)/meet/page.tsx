@@ -1,0 +1,1 @@
+export { MeetStage as default } from '@/ui/stages/meet/MeetStage';

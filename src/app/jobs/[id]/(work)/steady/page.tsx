@@ -1,0 +1,1 @@
+export { SteadyStage as default } from '@/ui/stages/steady/SteadyStage';
