@@ -22,7 +22,7 @@ class Person {
     this.hands = keyboard(page);
     await visit(page, shop.url);
     await click(page, 'aria/New job n[role="button"]');
-    await page.type('#new-name', name);
+    await (await find(page, '#new-name')).type(name);
     if (hand === 'left') await click(page, '[role="dialog"] button[value="left"]');
     if (minor) await click(page, '[role="dialog"] button[value="minor"]');
     await click(page, 'aria/Open the job[role="button"]');
@@ -284,7 +284,8 @@ test('somebody who was here before is found, with bow and readings, and the bow 
   const page = await shop.page();
   await visit(page, shop.url);
   await page.keyboard.press('n');
-  await page.type('#new-name', 'aino rusu');
+  await find(page, '#new-name');
+  await (await find(page, '#new-name')).type('aino rusu');
   await click(page, '[data-part="known"] button');
   await page.waitForFunction(() => location.pathname.endsWith('/meet'));
   await reads(page, 'Here before', '[data-part="margin"]');

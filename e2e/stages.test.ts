@@ -77,7 +77,8 @@ describe('Fit, further', () => {
     const page = await shop.page();
     await visit(page, shop.url);
     await page.keyboard.press('/');
-    await page.type('#find', 'marand');
+    await find(page, '#find');
+    await (await find(page, '#find')).type('marand');
     await reads(page, 'Ilse Maarand', '[data-part="found"]');
   });
 });

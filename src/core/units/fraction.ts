@@ -1,5 +1,5 @@
 /** A piece of a text: words, or a number with its fraction taken apart. */
-export type FractionRun =
+type FractionRun =
   | { readonly kind: 'words'; readonly text: string }
   | {
       readonly kind: 'fraction';

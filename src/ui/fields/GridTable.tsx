@@ -6,10 +6,11 @@ import css from './GridTable.module.css';
 
 /** A table that scrolls by itself where it is wider than its place, and then takes the keys too. */
 export function GridTable({
-  className = '',
   children,
+  ...rest
 }: {
-  className?: string;
+  className?: string | undefined;
+  'data-part'?: string;
   children: ReactNode;
 }) {
   const box = useRef<HTMLDivElement>(null);
@@ -29,7 +30,7 @@ export function GridTable({
       className={css.tableScroll}
       {...(scrolls ? { tabIndex: 0, role: 'region', 'aria-label': fields.wideTable } : {})}
     >
-      <Table className={className}>{children}</Table>
+      <Table {...rest}>{children}</Table>
     </div>
   );
 }

@@ -1,10 +1,11 @@
 'use client';
 import { useId, useRef, type ReactNode, type SyntheticEvent } from 'react';
-import Dialog from '@mui/material/Dialog';
-import Close from '@mui/icons-material/Close';
 import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Close from '@mui/icons-material/Close';
 import { frame } from '../words';
-import css from './Panel.module.css';
 
 /** So long after a question stands, taps and keys are not meant for it. */
 const ANSWER_AFTER_MS = 400;
@@ -59,14 +60,14 @@ export function Panel({
       maxWidth={wide ? 'md' : 'sm'}
       fullWidth
     >
-      <div className={css.panel} {...guard}>
-        <header>
+      <div {...guard}>
+        <DialogTitle component="div">
           <h2 id={id}>{title}</h2>
-          <Button type="button" variant="plain" aria-label={frame.close} onClick={onClose}>
+          <Button variant="plain" aria-label={frame.close} onClick={onClose}>
             <Close />
           </Button>
-        </header>
-        {children}
+        </DialogTitle>
+        <DialogContent>{children}</DialogContent>
       </div>
     </Dialog>
   );

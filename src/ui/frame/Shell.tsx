@@ -18,9 +18,6 @@ const dialogs = {
 const FindDialog = dynamic(dialogs.find, { ssr: false });
 const NewJobDialog = dynamic(dialogs.new, { ssr: false });
 const KeysDialog = dynamic(dialogs.keys, { ssr: false });
-/** The page stands first; then its windows are fetched, so that they open also without a connection. */
-const FETCH_AFTER_MS = 1200;
-
 /** What every page has: theme, the person at work, find, new job, the list of keys. */
 export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
   const [opened, open] = useState<Opened>(null);
@@ -33,10 +30,8 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
     document.documentElement.dataset.ready = 'yes';
   }, []);
   useEffect(() => {
-    const fetch = () =>
-      Object.values(dialogs).forEach((load) => void load().catch(() => undefined));
-    const timer = setTimeout(fetch, FETCH_AFTER_MS);
-    return () => clearTimeout(timer);
+    // The page stands; its windows are fetched, so that they open at once and without a connection.
+    Object.values(dialogs).forEach((load) => void load().catch(() => undefined));
   }, []);
   const value = useMemo(() => ({ shop, who, setWho, open }), [shop, who, setWho]);
   const close = () => open(null);

@@ -135,7 +135,7 @@ function Foldable({
   const again = labels.filter(({ look }) => look === 'again').length;
   const done = labels.filter(({ look }) => look !== 'planned').length;
   return (
-    <nav className={css.map} data-part="map" data-open={open} aria-label={frame.map}>
+    <nav className={css.map} data-part="map" data-pulled={open} aria-label={frame.map}>
       <Press
         className={css.pull}
         aria-expanded={open}

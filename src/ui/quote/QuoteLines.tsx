@@ -9,6 +9,7 @@ import { writeMoney } from '@/core/units';
 import { plainDay } from '../fields/dates';
 import { quoteWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
+import { More } from '../pieces/More';
 import css from './QuoteLines.module.css';
 
 /** A quote's lines: bow and parts one by one, the work in one line with its steps below. */
@@ -71,8 +72,7 @@ export function QuoteLines({
               {whole ? (
                 w.labour(minutes)
               ) : (
-                <details>
-                  <summary>{w.labour(minutes)}</summary>
+                <More title={w.labour(minutes)}>
                   <Typography variant="small" component="ul" className={css.quoteSteps}>
                     {work.map(({ name, minutes: each, cents }) => (
                       <li key={name}>
@@ -82,7 +82,7 @@ export function QuoteLines({
                       </li>
                     ))}
                   </Typography>
-                </details>
+                </More>
               )}
             </TableCell>
             <TableCell align="right">

@@ -54,6 +54,23 @@ export const surfaces: Components = {
       { props: { color: 'error' }, style: tag('brick') },
     ],
   },
+  MuiAccordion: {
+    styleOverrides: {
+      root: { background: 'none', '&::before': { display: 'none' } },
+    },
+  },
+  MuiAccordionSummary: {
+    styleOverrides: {
+      root: {
+        minHeight: 44,
+        padding: 0,
+        textDecoration: 'underline',
+        textUnderlineOffset: 4,
+      },
+      content: { margin: 0 },
+    },
+  },
+  MuiAccordionDetails: { styleOverrides: { root: { padding: 0 } } },
   MuiDialog: {
     styleOverrides: {
       paper: {
@@ -73,6 +90,7 @@ export const surfaces: Components = {
         fontSize: 'var(--size-title)',
         lineHeight: 1.2,
         fontWeight: 700,
+        '& h2': { fontSize: 'inherit' },
       },
     },
   },

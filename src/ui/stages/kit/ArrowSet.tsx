@@ -1,68 +1,21 @@
 'use client';
-import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { readMasses, readScaleLine } from '@/contracts/grain-scale';
-import { matchSet, SET_TOLERANCE_G } from '@/core/arrow';
+import { SET_TOLERANCE_G } from '@/core/arrow';
 import { write } from '@/core/units';
 import { TextField } from '../../fields/TextField';
-import { useDeviceLines } from '../../fields/useDeviceLines';
-import { useKept } from '../../keep/useKept';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
 import { Block, BlockTitle, Verdict } from '../../pieces/layout';
 import { Note } from '../../pieces/texts';
+import { useArrowSet } from './useArrowSet';
 import css from './ArrowSet.module.css';
-
-type Scale = { readonly state: 'idle' | 'weighing' | 'lost'; readonly message: string };
 
 /** The finished set on the scale, arrow by arrow: how far apart they lie, and which to leave out. */
 export function ArrowSet() {
-  const { snapshot, derived, send } = useJob();
-  const { massesG } = snapshot.job.arrows;
-  const units = snapshot.shop.units;
-  const { value: typed, set: setTyped } = useKept(`${snapshot.job.id}.masses`, () => '');
-  const [wrong, setWrong] = useState('');
-  const [scale, setScale] = useState<Scale>({ state: 'idle', message: '' });
-  const [coming, setComing] = useState<readonly number[]>([]);
-  const { listen, close } = useDeviceLines();
-  const keep = async (next: readonly number[]) => {
-    const answer = await send({ name: 'setArrows', massesG: [...next] });
-    setWrong(answer?.message ?? '');
-    return answer === null;
-  };
-  const weigh = () => {
-    const found: number[] = [];
-    setComing([]);
-    setScale({ state: 'weighing', message: '' });
-    listen(`/api/v1/jobs/${snapshot.job.id}/devices/grain-scale`, {
-      onName: () => undefined,
-      onLine: (line) => {
-        const read = readScaleLine(line);
-        if (read.kind !== 'mass') return;
-        found.push(read.massG);
-        setComing([...found]);
-      },
-      onDone: () => {
-        // Silence empties nothing that was weighed before.
-        if (found.length === 0) return setScale({ state: 'lost', message: w.scaleSilent });
-        setScale({ state: 'idle', message: '' });
-        void keep(found).then(() => setComing([]));
-      },
-      onLost: (message) => {
-        setScale({ state: 'lost', message });
-        if (found.length > 0) void keep(found).then(() => setComing([]));
-      },
-    });
-  };
-  const enter = async () => {
-    const read = readMasses(typed, units.mass);
-    if (!read.ok) return setWrong(read.message);
-    if (read.massesG.length === 0) return;
-    if (await keep([...massesG, ...read.massesG])) setTyped('');
-  };
-  const shown = coming.length > 0 ? coming : massesG;
-  const match = matchSet(shown);
+  const units = useJob().snapshot.shop.units;
+  const set = useArrowSet();
+  const { shown, match, scale } = set;
   const say = (mass: number) => write(mass, 'mass', units, { decimals: 1 });
   return (
     <Block>
@@ -72,47 +25,34 @@ export function ArrowSet() {
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
-          void enter();
+          void set.enter();
         }}
       >
         <TextField
           id="arrow-masses"
           label={w.masses}
-          value={typed}
+          value={set.typed}
           placeholder={w.massesHint(units.mass)}
           autoComplete="off"
-          error={wrong !== ''}
-          helperText={wrong || undefined}
+          error={set.wrong !== ''}
+          helperText={set.wrong || undefined}
           slotProps={{ htmlInput: { maxLength: 2000 } }}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            setWrong('');
-          }}
+          onChange={(event) => set.setTyped(event.target.value)}
         />
         <Button type="submit" variant="outlined">
           {w.addMasses}
         </Button>
         {scale.state === 'weighing' ? (
-          <Button
-            variant="outlined"
-            onClick={() => {
-              close();
-              setScale({ state: 'idle', message: '' });
-              if (coming.length > 0) void keep(coming).then(() => setComing([]));
-            }}
-          >
+          <Button variant="outlined" onClick={set.stop}>
             {w.stopScale}
           </Button>
         ) : (
-          <Button
-            variant="outlined"
-            onClick={() => (derived.kit.arrows?.item ? weigh() : setWrong(w.scaleNeedsArrow))}
-          >
+          <Button variant="outlined" onClick={set.weigh}>
             {w.fromScale}
           </Button>
         )}
-        {massesG.length > 0 && scale.state !== 'weighing' && (
-          <Button variant="text" onClick={() => void keep([])}>
+        {set.clear && (
+          <Button variant="text" onClick={set.clear}>
             {w.clearMasses}
           </Button>
         )}
@@ -120,7 +60,7 @@ export function ArrowSet() {
       {scale.state === 'lost' && <Note role="alert">{scale.message}</Note>}
       {scale.state === 'weighing' && (
         <Typography color="textSecondary" role="status">
-          {w.weighing(coming.length)}
+          {w.weighing(set.coming)}
         </Typography>
       )}
       {shown.length === 1 && <Typography color="textSecondary">{w.oneMore}</Typography>}

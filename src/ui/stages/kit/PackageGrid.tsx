@@ -23,6 +23,7 @@ import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kitPackages as w } from '../../words';
 import { FieldError, Tag } from '../../pieces/texts';
+import { More } from '../../pieces/More';
 import { useWishes } from './Wishes';
 import css from './PackageGrid.module.css';
 
@@ -107,16 +108,15 @@ function Said({
 }) {
   if (texts.length === 0) return null;
   return (
-    <details className={css.unsure} data-kind={warn ? 'warn' : ''}>
-      <summary>{title}</summary>
-      <Typography variant="small" component="ul">
+    <More title={title} strong={warn}>
+      <Typography variant="small" component="ul" className={css.unsure}>
         {texts.map((text) => (
           <li key={text}>
             <WithFractions text={text} />
           </li>
         ))}
       </Typography>
-    </details>
+    </More>
   );
 }
 

@@ -1,60 +1,32 @@
 'use client';
-import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
-import type { TapeQuery } from '@/contracts/tape';
-import { USUAL_TAPE } from '@/contracts/usual-tape';
-import { jobTape, type TapeWish } from '@/core/job';
 import { tapeSvg } from '@/core/sheet';
-import { metresPer, write } from '@/core/units';
+import { write } from '@/core/units';
 import { TextField } from '../../fields/TextField';
 import { Choice } from '../../fields/Choice';
-import { draftOf, keepDraft } from '../../keep/draft';
 import { useJob } from '../../job/JobProvider';
 import { marksWords } from '../../words';
 import { Note } from '../../pieces/texts';
 import { Actions, Verdict } from '../../pieces/layout';
+import { useTapeWish, type NumberKey } from './useTapeWish';
 import css from './TapeMaker.module.css';
 
 const w = marksWords.tape;
-type Wish = Omit<TapeQuery, 'format'>;
-type NumberKey =
-  'stepMps' | 'from' | 'to' | 'lineMm' | 'widthMm' | 'ratio' | 'temperatureC' | 'heightM';
-
 /** The tape as it will be printed, from the same layout as the print; every wish at once on it. */
 export function TapeMaker() {
-  const { snapshot, derived } = useJob();
-  const { shop, job } = snapshot;
-  const draft = `${job.id}.tape`;
-  const [wish, put] = useState<Wish>(() =>
-    startWish(draftOf(draft), shop.units.distance, job.furthestM),
-  );
-  const [typed, setTyped] = useState<Partial<Record<NumberKey, string>>>({});
-  const change = (part: Partial<Wish>) => {
-    const next = { ...wish, ...part };
-    put(next);
-    keepDraft(draft, JSON.stringify(next));
-  };
-  const answer = jobTape(snapshot, derived, wish as TapeWish);
-  const final = derived.history.has('arrowSpeed');
-  const link = (format: 'pdf' | 'svg') =>
-    `/api/v1/jobs/${job.id}/tape?${new URLSearchParams(
-      Object.entries({ format, ...wish }).map(([key, value]) => [key, String(value)]),
-    ).toString()}`;
+  const { units } = useJob().snapshot.shop;
+  const { wish, change, answer, final, link, ...fields } = useTapeWish();
   const number = (key: NumberKey, label: string) => (
     <TextField
       id={`tape-${key}`}
       label={label}
-      value={typed[key] ?? String(wish[key])}
+      value={fields.textOf(key)}
       autoComplete="off"
-      error={typed[key] !== undefined && asNumber(typed[key]) === null}
+      error={fields.isWrong(key)}
       slotProps={{ htmlInput: { maxLength: 8, inputMode: 'decimal' } }}
-      onChange={(event) => {
-        setTyped({ ...typed, [key]: event.target.value });
-        const value = asNumber(event.target.value);
-        if (value !== null) change({ [key]: value });
-      }}
+      onChange={(event) => fields.type(key, event.target.value)}
     />
   );
   return (
@@ -67,7 +39,7 @@ export function TapeMaker() {
               <b>{w.length(answer.own.lengthMm.toFixed(1), answer.own.lines.length)}</b>{' '}
               {answer.own.cut &&
                 answer.own.furthestClearM !== null &&
-                w.cut(write(answer.own.furthestClearM, 'distance', shop.units, { decimals: 0 }))}
+                w.cut(write(answer.own.furthestClearM, 'distance', units, { decimals: 0 }))}
             </Verdict>
             {answer.leftOut > 0 && <Note>{w.leftOut(answer.leftOut)}</Note>}
             <Actions>
@@ -149,22 +121,4 @@ export function TapeMaker() {
       )}
     </div>
   );
-}
-
-const asNumber = (text: string): number | null => {
-  const value = Number(text.trim().replace(',', '.'));
-  return text.trim() !== '' && Number.isFinite(value) ? value : null;
-};
-
-/** As it was left; else by the shop's unit, to the furthest distance wanted. */
-function startWish(kept: string, unit: 'm' | 'yd', furthestM: number | null): Wish {
-  const { format: _format, ...usual } = USUAL_TAPE;
-  const far = Math.ceil((furthestM ?? 60) / metresPer(unit) / 5) * 5;
-  const start = { ...usual, unit, to: Math.max(30, Math.min(120, far)) };
-  if (kept === '') return start;
-  try {
-    return { ...start, ...(JSON.parse(kept) as Partial<Wish>) };
-  } catch {
-    return start;
-  }
 }
