@@ -92,6 +92,69 @@ test('upright, what is worked on scrolls by itself and its end is not under the 
   expect(await page.$eval('[data-part="job-body"]', (body) => body.scrollTop)).toBe(0);
 });
 
+describe.each([
+  ['a tablet held upright', 820, 1180],
+  ['a telephone', 390, 844],
+])('%s', (_, width, height) => {
+  test('name and stages are a line each; the map is a strip that is pulled open', async () => {
+    const page = await shop.page();
+    await page.setViewport({ width, height, hasTouch: true });
+    await open(page, 'Ilse', 'fit', '3 methods agree');
+    const tall = (part: string) =>
+      page.$eval(`[data-part="${part}"]`, (node) => node.getBoundingClientRect().height);
+    expect(await tall('top')).toBeLessThan(64);
+    expect(await tall('rail')).toBeLessThan(72);
+    expect(await tall('map')).toBeLessThan(60);
+    expect(await pageText(page, '[data-part="map"]')).toMatch(/Bow map .*5 again/);
+    const strip = await find(page, '[data-part="map"] button');
+    const { x, y } = await strip.clickablePoint();
+    // Pulled with a finger, pushed shut again, then tapped.
+    const finger = await page.touchscreen.touchStart(x, y);
+    await finger.move(x, y + 60);
+    await finger.end();
+    await page.waitForSelector('[data-part="map"][data-pulled="true"]');
+    expect(await tall('map')).toBeGreaterThan(360);
+    const part = '[data-part="map"] a[aria-label^="centre shot"] [data-part="label"]';
+    await (await find(page, part)).click();
+    await reads(page, 'Set the centre shot', '[data-part="step-title"]');
+    expect(await tall('map')).toBeLessThan(60);
+    await (await find(page, '[data-part="map"] button')).tap();
+    await page.waitForSelector('[data-part="map"][data-pulled="true"]');
+  });
+
+  test('the bench’s day is read and taken hold of: an hour is wide, the stations stay', async () => {
+    const page = await shop.page();
+    await page.setViewport({ width, height, hasTouch: true });
+    await open(page, null, '/calendar', 'Visits of this day');
+    const day = await page.$eval('[data-part="day-plan"]', (box) => {
+      box.scrollLeft = 200;
+      const names = box.querySelector('svg')!.getBoundingClientRect();
+      return { left: names.left - box.getBoundingClientRect().left, more: box.scrollWidth };
+    });
+    expect(day.left).toBe(0);
+    if (width < 560) expect(day.more).toBeGreaterThan(width);
+    await page.evaluate(() => window.scrollTo(0, 0));
+    const outside = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(outside).toBe(0);
+  });
+});
+
+test('the pad lies for a left hand where this tablet says so', async () => {
+  const page = await shop.page();
+  await open(page, null, '/shop', 'This tablet');
+  await (await find(page, 'button[value="left"]')).click();
+  await open(page, 'Ilse', 'fit', '3 methods agree');
+  const first = () =>
+    page.$$eval('[data-part="pad"] button', (keys) => keys.slice(0, 6).map((k) => k.dataset.key));
+  expect(await first()).toEqual(['1/8', '1/4', 'in', '7', '8', '9']);
+  await page.setViewport({ width: 820, height: 1180 });
+  await laidOut(page);
+  const left = (what: string) => page.$eval(what, (node) => node.getBoundingClientRect().left);
+  expect(await left('[data-part="pad"]')).toBeLessThan(await left('[data-dock] input'));
+  await open(page, null, '/shop', 'This tablet');
+  await (await find(page, 'button[value="right"]')).click();
+});
+
 test('what went stale is told on the strip, the rail and the map, with the reason', async () => {
   const page = await shop.page();
   await open(page, 'Ilse', 'bench', 'To do again: 11');

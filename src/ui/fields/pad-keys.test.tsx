@@ -1,5 +1,5 @@
 import { TRADE_UNITS } from '@/core/units';
-import { padLayout, pressKey, type PadKey } from './pad-keys';
+import { mirrored, padLayout, pressKey, type PadKey } from './pad-keys';
 
 const digit = (d: string): PadKey => ({ do: 'digit', digit: d });
 const eighths = (n: number): PadKey => ({ do: 'fraction', numerator: n, denominator: 8 });
@@ -64,5 +64,23 @@ describe('the fraction pad', () => {
       denominator: 2,
     });
     expect(padLayout('time', TRADE_UNITS, false)[0]).toHaveLength(3);
+  });
+});
+
+describe('the pad for a left hand', () => {
+  const keys = (row: readonly (PadKey | null)[]) => row.map((key) => key && Object.values(key)[1]);
+  const usual = padLayout('length', TRADE_UNITS, false);
+  test('the digits lie at the other side, in the order they are read', () => {
+    const [row] = mirrored(usual);
+    expect(keys(row!).slice(-3)).toEqual(['7', '8', '9']);
+    expect(row).toHaveLength(usual[0]!.length);
+  });
+  test('no key is lost', () => {
+    const all = (layout: typeof usual) =>
+      layout
+        .flat()
+        .map((key) => JSON.stringify(key))
+        .sort();
+    expect(all(mirrored(usual))).toEqual(all(usual));
   });
 });

@@ -67,8 +67,9 @@ export const fraction = {
   raise: `${raise / digits}em`,
   drop: `${-drop / digits}em`,
   kern: `${-kern}em`,
-  gap: `${gap}em`,
-  'unit-gap': `${unitGap}em`,
+  // As the size of a space: a face's space is a quarter of an em.
+  gap: `${gap * 4}em`,
+  'unit-gap': `${unitGap * 4}em`,
 } as const;
 
 /** The eight sizes of type, in px; what is worked on is set in the last two. */
