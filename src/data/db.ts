@@ -20,7 +20,25 @@ export function openDb(path: string): Db {
   db.pragma('foreign_keys = ON');
   db.pragma('busy_timeout = 3000');
   migrate(db);
-  return db;
+  return withKeptStatements(db);
+}
+
+/** Different statements kept at most: those built from what somebody looks for would never end. */
+const KEPT = 400;
+
+/** Compiling a statement costs more than most of ours take to run: each is compiled once. */
+function withKeptStatements(db: Db): Db {
+  const compile = db.prepare.bind(db) as (sql: string) => Database.Statement;
+  const kept = new Map<string, Database.Statement>();
+  const prepare = (sql: string): Database.Statement => {
+    const known = kept.get(sql);
+    // How its rows come back is asked for anew by each who runs it.
+    if (known) return known.reader ? known.pluck(false) : known;
+    const made = compile(sql);
+    if (kept.size < KEPT) kept.set(sql, made);
+    return made;
+  };
+  return Object.assign(db, { prepare });
 }
 
 const held = globalThis as typeof globalThis & { waffenradDb?: Db };

@@ -2,11 +2,11 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { type CalendarView, type Shop } from '@/core/job';
 import { stationName } from '@/core/bench';
 import { USUAL_SHIFT, type PlacedVisit } from '@/core/calendar';
 import { addDays } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { Press } from '../pieces/Press';
 import { dayText, plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
@@ -90,9 +90,9 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
                   ? dayText(view.firstDay, view.firstDay)
                   : plainDay(addDays(view.firstDay, i))}
               </b>
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {ofDay(i).length || '–'}
-              </Typography>
+              </Text>
             </Press>
           ))}
           {from + SHOWN_DAYS < MOST_DAYS && (
@@ -122,9 +122,9 @@ export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop 
             onPut={(visit, minute) => void put(visit, minute + at * DAY)}
           />
         )}
-        <Typography variant="small" color="textSecondary" component="p">
+        <Text variant="small" soft as="p">
           {w.hint}
-        </Typography>
+        </Text>
         <Split className={css.calendarLists}>
           <div>
             <DayVisits visits={visits} onMove={setMoving} />
@@ -164,17 +164,17 @@ function DayVisits({
       <Rows className={css.calendarRows} data-part="calendar-rows">
         {visits.map((visit) => (
           <li key={`${visit.jobId} ${visit.visitId}`}>
-            <Typography variant="figure">
+            <Text variant="figure">
               {clockWords(visit.from)}–{clockWords(visit.to)}
-            </Typography>
+            </Text>
             <span>
               <Link href={`/jobs/${visit.jobId}`} prefetch={false}>
                 {visit.name}
               </Link>{' '}
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {stationName(visit.station).toLowerCase()} ·{' '}
                 {visit.archer ? today.withArcher : today.steps(visit.steps)} · {visit.person}
-              </Typography>{' '}
+              </Text>{' '}
               {visit.pinned && <Tag kind="plain">{w.fixed}</Tag>}
             </span>
             <Button
@@ -188,9 +188,9 @@ function DayVisits({
           </li>
         ))}
         {visits.length === 0 && (
-          <Typography color="textSecondary" component="li">
+          <Text soft as="li">
             {w.noVisits}
-          </Typography>
+          </Text>
         )}
       </Rows>
     </section>
@@ -213,12 +213,12 @@ function PutByHand({
       <Rows className={css.calendarRows} data-part="calendar-rows">
         {visits.map((visit) => (
           <li key={`${visit.jobId} ${visit.visitId}`}>
-            <Typography variant="figure">{whenWords(view.firstDay, visit.from)}</Typography>
+            <Text variant="figure">{whenWords(view.firstDay, visit.from)}</Text>
             <span>
               {visit.name}{' '}
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {stationName(visit.station).toLowerCase()}
-              </Typography>
+              </Text>
             </span>
             <span>
               <Button size="small" variant="text" onClick={() => onMove(visit)}>
@@ -254,9 +254,9 @@ function Arrange({ calendar: { plan, view } }: { calendar: Calendar }) {
         </a>
       </BlockTitle>
       {first.length > 0 && (
-        <Typography variant="small" color="textSecondary" component="p">
+        <Text variant="small" soft as="p">
           {w.arrangeHow}
-        </Typography>
+        </Text>
       )}
       <Rows className={lateCss.lateRows}>
         {first.map((visit) => (
@@ -264,13 +264,13 @@ function Arrange({ calendar: { plan, view } }: { calendar: Calendar }) {
             <Link href={`/jobs/${visit.jobId}/meet`} prefetch={false}>
               {visit.name}
             </Link>
-            <Typography variant="figure">{whenWords(view.firstDay, visit.from)}</Typography>
+            <Text variant="figure">{whenWords(view.firstDay, visit.from)}</Text>
           </li>
         ))}
         {first.length === 0 && (
-          <Typography color="textSecondary" component="li">
+          <Text soft as="li">
             {w.noArrange}
-          </Typography>
+          </Text>
         )}
       </Rows>
     </section>

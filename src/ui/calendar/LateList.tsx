@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
-import Typography from '@mui/material/Typography';
 import { dayOfMinute } from '@/core/job';
+import { Text } from '../pieces/Text';
 import { dayText } from '../fields/dates';
 import { calendarWords as w } from '../words';
 import { BlockTitle, Rows } from '../pieces/layout';
@@ -30,21 +30,21 @@ export function LateList({ calendar: { plan, remedies, view, part } }: { calenda
                     <Link href={`/jobs/${jobId}`} prefetch={false}>
                       {name}
                     </Link>{' '}
-                    <Typography color="textSecondary" component="span">
+                    <Text soft as="span">
                       {w.lateBy(whenWords(view.firstDay, endsAt))},{' '}
                       {w.promised(dayText(dayOfMinute(view.firstDay, due - 1), view.firstDay))}
-                    </Typography>
+                    </Text>
                   </span>
                   <span>
                     {ways.length === 0 ? (
-                      <Typography color="textSecondary" component="span">
+                      <Text soft as="span">
                         {part !== null ? w.noRemedy : ''}
-                      </Typography>
+                      </Text>
                     ) : (
                       <>
-                        <Typography color="textSecondary" component="span">
+                        <Text soft as="span">
                           {w.cheapest}
-                        </Typography>{' '}
+                        </Text>{' '}
                         {ways
                           .slice(0, 3)
                           .map((way) => remedyWords(way, view.firstDay))
@@ -67,9 +67,9 @@ export function LateList({ calendar: { plan, remedies, view, part } }: { calenda
                 <Link href={`/jobs/${jobId}`} prefetch={false}>
                   {jobs.get(jobId)?.name}
                 </Link>
-                <Typography color="textSecondary" component="span">
+                <Text soft as="span">
                   {w.why[why]}
-                </Typography>
+                </Text>
               </li>
             ))}
           </Rows>

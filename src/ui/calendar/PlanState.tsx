@@ -1,8 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { dayOfMinute } from '@/core/job';
 import type { Remedy } from '@/core/calendar';
+import { Text } from '../pieces/Text';
 import { dayText } from '../fields/dates';
 import { calendarWords as w } from '../words';
 import { longWords, whenWords } from './clock';
@@ -21,18 +21,18 @@ export function PlanState({ calendar: { plan, part, stop } }: { calendar: Calend
       <span>{late.length === 0 ? w.nothingLate : w.late(late.length, longWords(lateness))}</span>{' '}
       {part !== null ? (
         <>
-          <Typography color="textSecondary" component="span">
+          <Text soft as="span">
             {w.looking(Math.round(part * 100))}
-          </Typography>{' '}
+          </Text>{' '}
           <Button size="small" variant="text" onClick={stop}>
             {w.stop}
           </Button>
         </>
       ) : late.length === 0 ? null : (
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           {gap < SEEN_MIN ? w.best : bound < SEEN_MIN ? '' : `${w.mayBe(longWords(bound))} `}
           {gap >= SEEN_MIN && w.gap(longWords(gap))}
-        </Typography>
+        </Text>
       )}
     </p>
   );

@@ -1,6 +1,6 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import type { PinHousing, PinLayout } from '@/core/flight';
+import { Text } from '../pieces/Text';
 import { marksWords } from '../words';
 import { spread } from './spread';
 import css from './PinsDrawing.module.css';
@@ -104,9 +104,9 @@ export function PinsDrawing({
           {w.bar}
         </text>
       </svg>
-      <Typography variant="small" color="textSecondary" component="figcaption">
+      <Text variant="small" soft as="figcaption">
         {w.trueSize}
-      </Typography>
+      </Text>
     </figure>
   );
 }

@@ -2,7 +2,7 @@
 import { useId } from 'react';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Typography from '@mui/material/Typography';
+import { Text } from '../pieces/Text';
 import css from './Choice.module.css';
 
 export interface ChoiceOption<T extends string> {
@@ -46,9 +46,9 @@ export function Choice<T extends string>({
         ))}
       </ToggleButtonGroup>
       {hint && (
-        <Typography variant="small" color="textSecondary">
+        <Text variant="small" soft>
           {hint}
-        </Typography>
+        </Text>
       )}
     </div>
   );

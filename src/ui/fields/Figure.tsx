@@ -1,4 +1,3 @@
-import Typography from '@mui/material/Typography';
 import {
   fractionRuns,
   writeParts,
@@ -6,6 +5,7 @@ import {
   type ShopUnits,
   type WriteOptions,
 } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { Fraction } from './Fraction';
 import css from './fraction.module.css';
 
@@ -25,7 +25,7 @@ export function Figure({
 }) {
   const parts = writeParts(si, quantity, shop, options);
   return (
-    <Typography variant="figure" className={className}>
+    <Text variant="figure" className={className}>
       {parts.sign}
       {parts.whole}
       {parts.numerator !== null && (
@@ -36,7 +36,7 @@ export function Figure({
       )}
       <span className={css.unitGap}> </span>
       <span className={css.unit}>{parts.unit}</span>
-    </Typography>
+    </Text>
   );
 }
 

@@ -1,6 +1,5 @@
 'use client';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
-import Typography from '@mui/material/Typography';
 import {
   G_PER_GRAIN,
   MM_PER_INCH,
@@ -12,6 +11,7 @@ import {
   type ReadResult,
   type Understood,
 } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { Press } from '../pieces/Press';
 import { useDraft } from '../keep/useDraft';
 import type { Trouble } from '../keep/post';
@@ -73,7 +73,7 @@ export function MeasureField(props: MeasureFieldProps) {
     >
       <div className={measureCss.fieldLabel}>
         <label htmlFor={id}>{label}</label>
-        <Typography color="textSecondary" component="span" aria-live="polite" data-part="read">
+        <Text soft as="span" aria-live="polite" data-part="read">
           {result.ok ? (
             <Reading result={result} options={options} addsMm={props.addsMm ?? 0} />
           ) : (
@@ -82,7 +82,7 @@ export function MeasureField(props: MeasureFieldProps) {
               <WithFractions text={fields.adds(added(props.addsMm, options))} />
             ) : null))
           )}
-        </Typography>
+        </Text>
       </div>
       {props.last}
       <div className={measureCss.measureField} data-wrong={wrong ? 'yes' : 'no'}>

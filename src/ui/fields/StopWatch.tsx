@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
+import { Text } from '../pieces/Text';
 import { fit as w } from '../words';
 import css from './StopWatch.module.css';
 
@@ -33,9 +33,9 @@ export function StopWatch({ onSeconds }: { onSeconds: (seconds: number | null) =
       <Button variant="outlined" onClick={press}>
         {started === null ? w.holdStart : w.holdStop}
       </Button>
-      <Typography aria-label={w.holdLabel} variant="figure" component="output">
+      <Text aria-label={w.holdLabel} variant="figure" as="output">
         {seconds === null ? '—' : `${secondsText(seconds)} s`}
-      </Typography>
+      </Text>
       {started === null && seconds !== null && (
         <Button
           variant="text"

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
-import Typography from '@mui/material/Typography';
+import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { Press } from '../pieces/Press';
 import { frame } from '../words';
@@ -41,12 +41,12 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
           <li key={jobId}>
             <Press type="button" onClick={() => go(jobId)}>
               <b>{name}</b>{' '}
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {about}
-              </Typography>
-              <Typography variant="figure" color="textSecondary">
+              </Text>
+              <Text variant="figure" soft>
                 {frame.ticket(number)}
-              </Typography>
+              </Text>
             </Press>
           </li>
         ))}

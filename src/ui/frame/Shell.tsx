@@ -5,6 +5,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import type { Shop } from '@/core/job';
 import { theme } from '../theme/theme';
 import { SCHEME } from '../theme/tokens';
+import { VARIABLES } from '../theme/variables';
 import { useServiceWorker } from '../keep/connection';
 import { useKeys, usePageKeys } from './useKeys';
 import { ShellContext, type Opened } from './useShell';
@@ -18,6 +19,9 @@ const dialogs = {
 const FindDialog = dynamic(dialogs.find, { ssr: false });
 const NewJobDialog = dynamic(dialogs.new, { ssr: false });
 const KeysDialog = dynamic(dialogs.keys, { ssr: false });
+/** The variables stand in a sheet of their own; known to the provider, not to its types. */
+const WRITTEN_ONCE = { disableStyleSheetGeneration: true } as object;
+
 /** What every page has: theme, the person at work, find, new job, the list of keys. */
 export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
   const [opened, open] = useState<Opened>(null);
@@ -36,7 +40,15 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
   const value = useMemo(() => ({ shop, who, setWho, open }), [shop, who, setWho]);
   const close = () => open(null);
   return (
-    <ThemeProvider theme={theme} defaultMode="light" modeStorageKey={SCHEME.storageKey}>
+    <ThemeProvider
+      theme={theme}
+      defaultMode="light"
+      modeStorageKey={SCHEME.storageKey}
+      {...WRITTEN_ONCE}
+    >
+      <style href="waffenrad-variables" precedence="variables">
+        {VARIABLES}
+      </style>
       <ShellContext value={value}>
         {children}
         {opened === 'find' && <FindDialog onClose={close} />}

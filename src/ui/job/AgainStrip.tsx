@@ -4,11 +4,11 @@ import Link from 'next/link';
 import History from '@mui/icons-material/History';
 import Redo from '@mui/icons-material/Redo';
 import Undo from '@mui/icons-material/Undo';
-import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import clsx from 'clsx';
 import { setupValue } from '@/core/setup';
+import { Text } from '../pieces/Text';
 import { Panel } from '../frame/Panel';
 import { whenText } from '../fields/dates';
 import { bench as w, frame } from '../words';
@@ -39,9 +39,7 @@ export function AgainStrip({ undoing }: { undoing: Undoing }) {
         <b>{frame.nothingAgain}</b>
       ) : (
         <>
-          <Typography sx={{ whiteSpace: 'nowrap' }} component="b">
-            {frame.again(stale.length)}
-          </Typography>
+          <b>{frame.again(stale.length)}</b>
           {stale.slice(0, 2).map(({ key }) => {
             const step = stepOf(key, steps);
             const name = setupValue(key).short;
@@ -103,10 +101,10 @@ function Chains({ onClose }: { onClose: () => void }) {
                 )}
                 <span>
                   {sentence}
-                  <Typography variant="small" color="textSecondary" className={css.chain}>
+                  <Text variant="small" soft className={css.chain}>
                     {chain.map((link) => setupValue(link).short).join(' → ')} ·{' '}
                     {w.taken(whenText(cause.at, snapshot.shop.timeZone, snapshot.today), cause.who)}
-                  </Typography>
+                  </Text>
                 </span>
                 <Still of={key} />
               </li>
@@ -124,9 +122,9 @@ function LastEntry({ undoing }: { undoing: Undoing }) {
   // While the connection is broken that is said, not that it is being saved.
   if (sending && trouble !== frame.lost)
     return (
-      <Typography color="textSecondary" component="span" className={stripCss.end}>
+      <Text soft as="span" className={stripCss.end}>
         {frame.saving}
-      </Typography>
+      </Text>
     );
   if (trouble) {
     return (
@@ -139,9 +137,9 @@ function LastEntry({ undoing }: { undoing: Undoing }) {
     <span className={clsx(stripCss.end, stripCss.lastEntry)}>
       {last && (
         <>
-          <Typography color="textSecondary" component="span" className={stripCss.lastText}>
+          <Text soft as="span" className={stripCss.lastText}>
             {frame.last} {last.summary}
-          </Typography>
+          </Text>
           <Button type="button" variant="plain" onClick={undoing.undo}>
             <Undo fontSize="small" /> {frame.undo} <Key>z</Key>
           </Button>

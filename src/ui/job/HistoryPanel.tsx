@@ -2,10 +2,10 @@
 import { useCallback, useEffect, useState } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { fitKeyName, isFitKey, type JobEvent } from '@/core/job';
 import { isTaken, setupValue, type SetupKey } from '@/core/setup';
 import type { HistoryPage, HistoryPreview } from '@/contracts/history';
+import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
 import { WithFractions } from '../fields/Figure';
@@ -60,9 +60,7 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
           onChange={(event) => setWords(event.target.value)}
         />
         {trouble && <FieldError role="alert">{trouble}</FieldError>}
-        {page?.events.length === 0 && (
-          <Typography color="textSecondary">{frame.historyNone}</Typography>
-        )}
+        {page?.events.length === 0 && <Text soft>{frame.historyNone}</Text>}
         <Rows className={css.historyRows}>
           {page?.events.map((event) => (
             <Entry key={event.id} event={event} />
@@ -101,9 +99,9 @@ function Entry({ event }: { event: JobEvent }) {
   };
   return (
     <li data-gone={event.canRedo ? 'yes' : undefined}>
-      <Typography variant="small" color="textSecondary" className={css.historyWhen}>
+      <Text variant="small" soft className={css.historyWhen}>
         {whenText(event.at, snapshot.shop.timeZone, snapshot.today)}, {event.who}
-      </Typography>
+      </Text>
       <span className={css.historyWhat}>
         <WithFractions text={event.summary} />
         {event.canRedo && <Tag>{frame.takenBack}</Tag>}
@@ -157,9 +155,9 @@ function Counting() {
       <Rows className={css.historyRows}>
         {rows.slice(0, MOST_READINGS).map(({ seq, key, entered, who, at }) => (
           <li key={seq}>
-            <Typography variant="small" color="textSecondary" className={css.historyWhen}>
+            <Text variant="small" soft className={css.historyWhen}>
               {whenText(at, snapshot.shop.timeZone, snapshot.today)}, {who}
-            </Typography>
+            </Text>
             <span className={css.historyWhat}>
               {nameOf(key)} <WithFractions text={entered} />
             </span>
@@ -179,16 +177,16 @@ function LeftOutReadings({ rows }: { rows: HistoryPage['leftOut'] }) {
       <Rows className={css.historyRows}>
         {rows.map(({ seq, key, entered, reason, who, at }) => (
           <li key={seq}>
-            <Typography variant="small" color="textSecondary" className={css.historyWhen}>
+            <Text variant="small" soft className={css.historyWhen}>
               {whenText(at, snapshot.shop.timeZone, snapshot.today)}, {who}
-            </Typography>
+            </Text>
             <span className={css.historyWhat}>
               <s>
                 {nameOf(key)} <WithFractions text={entered} />
               </s>{' '}
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {reason}
-              </Typography>
+              </Text>
             </span>
             <Button variant="text" size="small" onClick={() => void send({ name: 'takeIn', seq })}>
               {frame.takeIn}

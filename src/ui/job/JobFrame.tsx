@@ -2,10 +2,10 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'next/navigation';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { jobTotal } from '@/core/quote';
 import { STAGES } from '@/core/setup';
 import { writeMoney } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { warmPages } from '../keep/connection';
 import { Brand } from '../frame/Brand';
 import { Panel } from '../frame/Panel';
@@ -113,9 +113,9 @@ function ConflictPanel() {
         {conflict.map((event) => (
           <li key={event.id}>
             <b>{event.summary}</b>{' '}
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {event.who}
-            </Typography>
+            </Text>
           </li>
         ))}
       </Rows>

@@ -1,6 +1,6 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import { latest, readingText, setupValue, type SetupKey } from '@/core/setup';
+import { Text } from '../pieces/Text';
 import { WithFractions } from '../fields/Figure';
 import { whenText } from '../fields/dates';
 import { frame } from '../words';
@@ -16,9 +16,9 @@ export function LastValue({ of }: { of: string }) {
   const reading = setup ?? snapshot.fitReadings.findLast(({ key }) => key === of) ?? null;
   if (!reading)
     return (
-      <Typography color="textSecondary" className={measureCss.lastValue}>
+      <Text soft className={measureCss.lastValue}>
         {frame.noLast}
-      </Typography>
+      </Text>
     );
   const text = setup ? readingText(setup, shop.units) : reading.entered;
   const isTick = setup !== null && setupValue(setup.key).kind === 'check';
@@ -26,18 +26,18 @@ export function LastValue({ of }: { of: string }) {
   const isAgain = setup !== null && derived.plan.stale.some(({ key }) => key === setup.key);
   return (
     <p className={measureCss.lastValue}>
-      <Typography color="textSecondary" component="span">
+      <Text soft as="span">
         {frame.lastValue}
-      </Typography>{' '}
-      <Typography variant="figure" component="b">
+      </Text>{' '}
+      <Text variant="figure" as="b">
         <WithFractions text={isTick ? '✓' : text} />
-      </Typography>{' '}
+      </Text>{' '}
       {isAgain ? (
         <Still of={setup!.key} />
       ) : (
-        <Typography color="textSecondary" component="span" className={measureCss.lastWho}>
+        <Text soft as="span" className={measureCss.lastWho}>
           {reading.who}, {whenText(reading.at, shop.timeZone, today)}
-        </Typography>
+        </Text>
       )}
     </p>
   );

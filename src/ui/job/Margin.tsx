@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import Typography from '@mui/material/Typography';
+import { Text } from '../pieces/Text';
 import { frame, meet } from '../words';
 import { useJob } from './JobProvider';
 import { useStage } from './useStage';
@@ -27,9 +27,9 @@ function FromMeet() {
       <ul>
         {said.map(({ name, text }) => (
           <li key={name}>
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {name}:
-            </Typography>{' '}
+            </Text>{' '}
             {text}
           </li>
         ))}

@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import Typography from '@mui/material/Typography';
 import { STAGES } from '@/core/setup';
 import type { JobEvent } from '@/core/job';
+import { Text } from '../pieces/Text';
 import { useShell } from '../frame/useShell';
 import { useAsk } from '../frame/useAsk';
 import { whenText } from '../fields/dates';
@@ -60,7 +60,7 @@ export function useUndo(): Undoing {
             <p>
               <b>{frame.undoText(last.summary, last.who, when)}</b>
             </p>
-            <Typography color="textSecondary">{why.join(' ')}</Typography>
+            <Text soft>{why.join(' ')}</Text>
           </>
         ),
         answers: [

@@ -3,12 +3,12 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import type { OrderRow } from '@/core/job';
+import { Text } from '../pieces/Text';
 import { plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
 import { useWho } from '../frame/useWho';
@@ -50,7 +50,7 @@ export function OrdersPage({
     <>
       <PageHead title={w.title} />
       <Page width="wide">
-        <Typography color="textSecondary">{w.lead}</Typography>
+        <Text soft>{w.lead}</Text>
         <Actions>
           {orders.some((order) => stateOf(order) === 'toOrder') && (
             <Button
@@ -78,9 +78,9 @@ export function OrdersPage({
             <Block key={supplier}>
               <h2>
                 {supplier || w.unknown}{' '}
-                <Typography color="textSecondary" component="span">
+                <Text soft as="span">
                   {w.count(mine.length)}
-                </Typography>
+                </Text>
               </h2>
               <GridTable className={css.ordersTable}>
                 <TableHead>
@@ -134,35 +134,35 @@ function OrderLine({
   return (
     <TableRow>
       <TableCell>
-        {order.count > 1 && <Typography variant="figure">{w.times(order.count)} </Typography>}
+        {order.count > 1 && <Text variant="figure">{w.times(order.count)} </Text>}
         <b>{order.label}</b>
       </TableCell>
       <TableCell>
         {order.jobId === null ? (
           <>
             {w.forShelf}{' '}
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {w.wasFor(order.number)}
-            </Typography>
+            </Text>
           </>
         ) : (
           <>
             <Link href={placeOf(order)} prefetch={false}>
               {order.archer}
             </Link>{' '}
-            <Typography variant="figure" color="textSecondary">
+            <Text variant="figure" soft>
               {order.number}
-            </Typography>
+            </Text>
           </>
         )}
       </TableCell>
       <TableCell>
-        <Typography variant="figure">{promisedDay ? plainDay(promisedDay) : '—'}</Typography>
+        <Text variant="figure">{promisedDay ? plainDay(promisedDay) : '—'}</Text>
       </TableCell>
       <TableCell>
-        <Typography variant="figure">
+        <Text variant="figure">
           {plainDay(arrivesDay)} {late && <Tag kind="out">{w.late}</Tag>}
-        </Typography>
+        </Text>
       </TableCell>
       <TableCell>
         <Tag kind={state === 'arrived' ? 'in' : state === 'toOrder' ? 'warn' : ''}>{w[state]}</Tag>

@@ -1,7 +1,7 @@
 import { createElement, type AllHTMLAttributes, type ElementType, type Ref } from 'react';
 import clsx from 'clsx';
 
-type PieceProps = Omit<AllHTMLAttributes<HTMLElement>, 'as'> & {
+export type PieceProps = Omit<AllHTMLAttributes<HTMLElement>, 'as'> & {
   /** Another element, where it says better what this is. */
   as?: ElementType;
   ref?: Ref<never>;

@@ -2,10 +2,10 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
-import Typography from '@mui/material/Typography';
 import TableFooter from '@mui/material/TableFooter';
 import type { Quote, QuoteLine } from '@/core/quote';
 import { writeMoney } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { plainDay } from '../fields/dates';
 import { quoteWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
@@ -37,75 +37,70 @@ export function QuoteLines({
         {goods.map((line) => (
           <TableRow key={line.about}>
             <TableCell>
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {line.about}
-              </Typography>
+              </Text>
             </TableCell>
             <TableCell>
               {line.name}
               {line.arrivesDay && (
-                <Typography variant="small" color="textSecondary" className={css.quoteNote}>
+                <Text variant="small" soft className={css.quoteNote}>
                   {w.arrives(plainDay(line.arrivesDay))}
-                </Typography>
+                </Text>
               )}
               {line.usualCents !== null && (
-                <Typography variant="small" color="textSecondary" className={css.quoteNote}>
+                <Text variant="small" soft className={css.quoteNote}>
                   {w.usually(writeMoney(line.usualCents))}
-                </Typography>
+                </Text>
               )}
             </TableCell>
             <TableCell align="right">
-              <Typography variant="figure">
+              <Text variant="figure">
                 {line.kind === 'moved' ? w.moved : writeMoney(line.cents)}
-              </Typography>
+              </Text>
             </TableCell>
           </TableRow>
         ))}
         {work.length > 0 && (
           <TableRow>
             <TableCell>
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {w.steps(work.length)}
-              </Typography>
+              </Text>
             </TableCell>
             <TableCell>
               {whole ? (
                 w.labour(minutes)
               ) : (
                 <More title={w.labour(minutes)}>
-                  <Typography variant="small" component="ul" className={css.quoteSteps}>
+                  <Text variant="small" as="ul" className={css.quoteSteps}>
                     {work.map(({ name, minutes: each, cents }) => (
                       <li key={name}>
                         <span>{name}</span>
-                        <Typography variant="figure">{each}′</Typography>
-                        <Typography variant="figure">{writeMoney(cents)}</Typography>
+                        <Text variant="figure">{each}′</Text>
+                        <Text variant="figure">{writeMoney(cents)}</Text>
                       </li>
                     ))}
-                  </Typography>
+                  </Text>
                 </More>
               )}
             </TableCell>
             <TableCell align="right">
-              <Typography variant="figure">{writeMoney(total(work))}</Typography>
+              <Text variant="figure">{writeMoney(total(work))}</Text>
             </TableCell>
           </TableRow>
         )}
         {whole && work.length > 0 && (
           <TableRow>
             <TableCell colSpan={3}>
-              <Typography
-                variant="small"
-                color="textSecondary"
-                component="ul"
-                className={css.quoteStepsWhole}
-              >
+              <Text variant="small" soft as="ul" className={css.quoteStepsWhole}>
                 {work.map(({ name, minutes: each }) => (
                   <li key={name}>
                     <span>{name}</span>
-                    <Typography variant="figure">{each}′</Typography>
+                    <Text variant="figure">{each}′</Text>
                   </li>
                 ))}
-              </Typography>
+              </Text>
             </TableCell>
           </TableRow>
         )}
@@ -115,27 +110,27 @@ export function QuoteLines({
           <TableCell />
           <TableCell>{w.total}</TableCell>
           <TableCell align="right">
-            <Typography variant="figure">{writeMoney(quote.totalCents)}</Typography>
+            <Text variant="figure">{writeMoney(quote.totalCents)}</Text>
           </TableCell>
         </TableRow>
         <TableRow>
           <TableCell />
           <TableCell>
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {w.tax(quote.taxPct)}
-            </Typography>
+            </Text>
           </TableCell>
           <TableCell align="right">
-            <Typography variant="figure" color="textSecondary">
+            <Text variant="figure" soft>
               {writeMoney(quote.taxCents)}
-            </Typography>
+            </Text>
           </TableCell>
         </TableRow>
         <TableRow>
           <TableCell />
           <TableCell>{w.deposit(quote.depositPct)}</TableCell>
           <TableCell align="right">
-            <Typography variant="figure">{writeMoney(quote.depositCents)}</Typography>
+            <Text variant="figure">{writeMoney(quote.depositCents)}</Text>
           </TableCell>
         </TableRow>
       </TableFooter>

@@ -1,8 +1,8 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { Quote } from '@/core/quote';
+import { Text } from '../pieces/Text';
 import { plainDay, timeText } from '../fields/dates';
 import { quoteWords as w } from '../words';
 import { Tag } from '../pieces/texts';
@@ -46,7 +46,7 @@ export function QuotePage({
             )}
           </p>
         </div>
-        <Typography variant="figure" component="p" className={paperPageCss.sheetStamp}>
+        <Text variant="figure" as="p" className={paperPageCss.sheetStamp}>
           {quote.shop.name}
           <br />
           {quote.shop.address}
@@ -54,10 +54,10 @@ export function QuotePage({
           {w.ticket(quote.job.number)}
           <br />
           {w.madeBy(quote.madeBy, made)}
-        </Typography>
+        </Text>
       </header>
       <QuoteLines quote={quote} whole />
-      {quote.hourCents === 0 && <Typography color="textSecondary">{w.labourFree}</Typography>}
+      {quote.hourCents === 0 && <Text soft>{w.labourFree}</Text>}
       <div className={paperPageCss.signatures}>
         <span>{w.accepts}</span>
         <span>{quote.shop.name}</span>

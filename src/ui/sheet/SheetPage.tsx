@@ -1,7 +1,6 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
@@ -9,6 +8,7 @@ import TableBody from '@mui/material/TableBody';
 import type { Shop } from '@/core/job';
 import { bowLine, type SheetDocument, type SheetSetting } from '@/core/sheet';
 import { write, writeMoney } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { plainDay, timeText } from '../fields/dates';
 import { WithFractions } from '../fields/Figure';
 import { handover, sheet as w } from '../words';
@@ -52,13 +52,13 @@ export function SheetPage({
             {w.title} · {sheet.bow?.name}
           </p>
         </div>
-        <Typography variant="figure" component="p" className={paperPageCss.sheetStamp}>
+        <Text variant="figure" as="p" className={paperPageCss.sheetStamp}>
           {w.ticket(sheet.job.number)}
           <br />
           {w.revision(sheet.revision)}
           <br />
           {w.madeBy(sheet.madeBy, made)}
-        </Typography>
+        </Text>
       </header>
       <Facts sheet={sheet} />
       <h2>{w.settings}</h2>
@@ -149,20 +149,20 @@ function SettingRow({ setting }: { setting: SheetSetting }) {
     <TableRow>
       <TableCell>{setting.name}</TableCell>
       <TableCell>
-        <Typography variant="figure">
+        <Text variant="figure">
           <WithFractions text={setting.text} />
-        </Typography>
+        </Text>
       </TableCell>
       <TableCell>
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           <WithFractions text={setting.wanted ?? ''} />
-        </Typography>
+        </Text>
       </TableCell>
       <TableCell>{mark && <Tag kind={mark.kind}>{mark.text}</Tag>}</TableCell>
       <TableCell>
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           {setting.who}
-        </Typography>
+        </Text>
       </TableCell>
     </TableRow>
   );
@@ -177,15 +177,15 @@ function MarksPart({ marks, shop }: { marks: NonNullable<SheetDocument['marks']>
         {marks.rows.map((row) => (
           <li key={row.distanceM}>
             <b>{row.distanceText}</b>
-            <Typography variant="figure">{(first - row.pinAboveArrowMm).toFixed(1)} mm</Typography>
+            <Text variant="figure">{(first - row.pinAboveArrowMm).toFixed(1)} mm</Text>
           </li>
         ))}
       </ul>
-      <Typography color="textSecondary">
+      <Text soft>
         {w.restsOn} <WithFractions text={marks.basis.join('; ')} />.{' '}
         {marks.furthestClearM !== null &&
           w.clearTo(write(marks.furthestClearM, 'distance', shop.units, { decimals: 0 }))}
-      </Typography>
+      </Text>
     </>
   );
 }
@@ -201,7 +201,7 @@ function PartsTable({ sheet }: { sheet: SheetDocument }) {
               <TableCell>{w.bow}</TableCell>
               <TableCell>{sheet.bow.name}</TableCell>
               <TableCell align="right">
-                <Typography variant="figure">{writeMoney(sheet.bowPriceCents)}</Typography>
+                <Text variant="figure">{writeMoney(sheet.bowPriceCents)}</Text>
               </TableCell>
             </TableRow>
           )}
@@ -210,9 +210,7 @@ function PartsTable({ sheet }: { sheet: SheetDocument }) {
               <TableCell>{part.name}</TableCell>
               <TableCell>{part.label}</TableCell>
               <TableCell align="right">
-                <Typography variant="figure">
-                  {part.owned ? w.own : writeMoney(part.priceCents)}
-                </Typography>
+                <Text variant="figure">{part.owned ? w.own : writeMoney(part.priceCents)}</Text>
               </TableCell>
             </TableRow>
           ))}
@@ -221,7 +219,7 @@ function PartsTable({ sheet }: { sheet: SheetDocument }) {
               <TableCell>{w.work}</TableCell>
               <TableCell>{w.minutes(sheet.work.minutes)}</TableCell>
               <TableCell align="right">
-                <Typography variant="figure">{writeMoney(sheet.work.cents)}</Typography>
+                <Text variant="figure">{writeMoney(sheet.work.cents)}</Text>
               </TableCell>
             </TableRow>
           )}
@@ -231,7 +229,7 @@ function PartsTable({ sheet }: { sheet: SheetDocument }) {
               {sheet.taxCents !== undefined && w.tax(sheet.taxPct!, writeMoney(sheet.taxCents))}
             </TableCell>
             <TableCell align="right">
-              <Typography variant="figure">{writeMoney(sheet.totalCents)}</Typography>
+              <Text variant="figure">{writeMoney(sheet.totalCents)}</Text>
             </TableCell>
           </TableRow>
         </TableBody>

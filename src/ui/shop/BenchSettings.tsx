@@ -1,11 +1,11 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { ClosedDay, Shop } from '@/core/job';
 import { readShift, shiftText, USUAL_WEEK, type Shift } from '@/core/calendar';
 import { SCHOOLS } from '@/core/setup';
 import { STATIONS } from '@/core/bench';
+import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { Choice } from '../fields/Choice';
 import { plainDay } from '../fields/dates';
@@ -30,9 +30,9 @@ export function BenchSettings(props: Props) {
     <>
       <Block as={Questions} id="schools">
         <h2>{w.schools}</h2>
-        <Typography data-wide="" color="textSecondary">
+        <Text data-wide="" soft>
           {w.schoolsHow}
-        </Typography>
+        </Text>
         <Choice
           label={w.loop}
           value={shop.loopCounts ? 'yes' : 'no'}
@@ -75,7 +75,7 @@ function Hours({ shop, people, change }: Props) {
   return (
     <Block id="hours">
       <h2>{w.hours}</h2>
-      <Typography color="textSecondary">{w.hoursHow}</Typography>
+      <Text soft>{w.hoursHow}</Text>
       <div className={css.hours}>
         {people.map((name) => {
           const week = shop.hours[name] ?? USUAL_WEEK;
@@ -145,11 +145,11 @@ function Closed({
   return (
     <Block id="closed">
       <h2>{w.closed}</h2>
-      <Typography color="textSecondary">{w.closedHow}</Typography>
+      <Text soft>{w.closedHow}</Text>
       <Rows className={css.closedRows}>
         {closed.map((entry) => (
           <li key={entry.day}>
-            <Typography variant="figure">{plainDay(entry.day, true)}</Typography>
+            <Text variant="figure">{plainDay(entry.day, true)}</Text>
             <span>{entry.name}</span>
             <Button
               size="small"
@@ -161,9 +161,9 @@ function Closed({
           </li>
         ))}
         {closed.length === 0 && (
-          <Typography color="textSecondary" component="li">
+          <Text soft as="li">
             {w.noClosed}
-          </Typography>
+          </Text>
         )}
       </Rows>
       <div className={css.closedAdd}>
@@ -202,9 +202,9 @@ function Closed({
         </Button>
       </div>
       {said && (
-        <Typography role="status" color={said.wrong ? 'error' : 'textSecondary'}>
+        <Text role="status" soft={!said.wrong} wrong={said.wrong}>
           {said.text}
-        </Typography>
+        </Text>
       )}
     </Block>
   );

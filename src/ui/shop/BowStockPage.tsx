@@ -7,9 +7,9 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
-import Typography from '@mui/material/Typography';
 import { bowName, CAM_SYSTEMS, drawLengthSteps, type BowRecord } from '@/core/bow';
 import { write, writeMoney, type ShopUnits } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { WithFractions } from '../fields/Figure';
 import { PageHead } from '../frame/PageHead';
 import { bowStock as w } from '../words';
@@ -111,27 +111,25 @@ function BowLine({ bow, units, onOpen }: { bow: BowRecord; units: ShopUnits; onO
       <TableCell>{bow.hand}</TableCell>
       <TableCell>{CAM_SYSTEMS[bow.camSystem]}</TableCell>
       <TableCell>
-        <Typography variant="figure">
+        <Text variant="figure">
           <WithFractions text={lengths} />
-        </Typography>
+        </Text>
       </TableCell>
       <TableCell>
-        <Typography variant="figure">
-          {w.range(force(bow.minPeakN), force(bow.maxPeakN))}
-        </Typography>
+        <Text variant="figure">{w.range(force(bow.minPeakN), force(bow.maxPeakN))}</Text>
       </TableCell>
       <TableCell>
-        <Typography variant="figure">
+        <Text variant="figure">
           {bow.maxTurns === null ? (
             <Tag kind="warn">{w.noTurns}</Tag>
           ) : (
             <WithFractions text={write(bow.maxTurns, 'turns', units)} />
           )}
-        </Typography>
+        </Text>
       </TableCell>
       <TableCell>{bow.stops ? w.stops[bow.stops] : '—'}</TableCell>
       <TableCell align="right">
-        <Typography variant="figure">{writeMoney(bow.priceCents)}</Typography>
+        <Text variant="figure">{writeMoney(bow.priceCents)}</Text>
       </TableCell>
       <TableCell align="right">{bow.stock > 0 ? bow.stock : w.days(bow.deliveryDays)}</TableCell>
     </TableRow>

@@ -4,8 +4,8 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
-import Typography from '@mui/material/Typography';
 import type { RowChange } from '@/contracts/csv';
+import { Text } from '../pieces/Text';
 import { GridTable } from '../fields/GridTable';
 import { changeList as w } from '../words';
 import { Note, Tag } from '../pieces/texts';
@@ -87,9 +87,9 @@ export function ChangeList({
           </TableBody>
         </GridTable>
         {jumpCount > jumps.length && (
-          <Typography variant="small" color="textSecondary" component="p">
+          <Text variant="small" soft as="p">
             {w.moreJumps(jumpCount - jumps.length)}
-          </Typography>
+          </Text>
         )}
         {rowCount > rows.length && (
           <Button variant="text" onClick={onMore}>
@@ -126,14 +126,14 @@ function ChangeRow({
         <ul className={css.changes}>
           {changes.map(({ column, before, after }) => (
             <li key={column}>
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {column}
-              </Typography>{' '}
-              <Typography variant="figure">{before || '—'}</Typography>
+              </Text>{' '}
+              <Text variant="figure">{before || '—'}</Text>
               {' → '}
-              <Typography variant="figure" component="b">
+              <Text variant="figure" as="b">
                 {after || '—'}
-              </Typography>
+              </Text>
             </li>
           ))}
         </ul>

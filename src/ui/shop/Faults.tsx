@@ -2,8 +2,8 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
-import Typography from '@mui/material/Typography';
 import type { RowFault } from '@/contracts/csv';
+import { Text } from '../pieces/Text';
 import { bowStock as w } from '../words';
 import { GridTable } from '../fields/GridTable';
 import stockCss from './stock.module.css';
@@ -32,7 +32,7 @@ export function Faults({ faults, count }: { faults: readonly RowFault[]; count: 
           {faults.slice(0, SHOWN).map(({ line, column, message }, i) => (
             <TableRow key={i}>
               <TableCell>
-                <Typography variant="figure">{line}</Typography>
+                <Text variant="figure">{line}</Text>
               </TableCell>
               <TableCell>{column}</TableCell>
               <TableCell>{message}</TableCell>
@@ -41,9 +41,9 @@ export function Faults({ faults, count }: { faults: readonly RowFault[]; count: 
         </TableBody>
       </GridTable>
       {count > SHOWN && (
-        <Typography variant="small" color="textSecondary" component="p">
+        <Text variant="small" soft as="p">
           {w.moreFaults(count - SHOWN)}
-        </Typography>
+        </Text>
       )}
     </div>
   );

@@ -2,9 +2,9 @@
 import { useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { BOW_COLUMNS } from '@/contracts/bow-csv';
 import type { RowChange } from '@/contracts/csv';
+import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
 import { useKept } from '../keep/useKept';
@@ -73,9 +73,9 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
     <Panel wide typing title={w.fromFile} onClose={onClose}>
       <Stack spacing={2}>
         <p>{w.fileHow}</p>
-        <Typography variant="small" color="textSecondary" component="p" className={css.columnsList}>
+        <Text variant="small" soft as="p" className={css.columnsList}>
           {BOW_COLUMNS.map(({ header }) => header).join(', ')}
-        </Typography>
+        </Text>
         <Actions>
           <Button variant="outlined" component="label">
             {w.chooseFile}

@@ -1,8 +1,8 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import type { Shop } from '@/core/job';
 import { MOST_WEIGHT, placeOf, slotName, SLOTS, type KitLines, type Slot } from '@/core/kit';
 import { metre, mm, read, readMoney, write, writeMoney } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { shopWords as w } from '../words';
 import { Block, Questions } from '../pieces/layout';
 import { plain, TypedField } from './TypedField';
@@ -50,7 +50,7 @@ export function KitSettings({ shop, change }: { shop: Shop; change: Change }) {
       </Block>
       <Block>
         <h2>{w.weights}</h2>
-        <Typography color="textSecondary">{w.weightsHow}</Typography>
+        <Text soft>{w.weightsHow}</Text>
         <div className={stockCss.weights}>
           {SLOTS.map(({ id }) => (
             <WeightField key={id} slot={id} shop={shop} change={change} />

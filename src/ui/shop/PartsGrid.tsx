@@ -7,11 +7,11 @@ import {
   type GridValidRowModel,
 } from '@mui/x-data-grid';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { readCell, writeCell, type Column } from '@/contracts/csv';
 import { partFormat } from '@/contracts/part-csv';
 import { partName, slotName, type AnyPart, type PartKind, partFacts } from '@/core/kit';
 import type { ShopUnits } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { Press } from '../pieces/Press';
 import { PartDrawing } from '../drawings/PartDrawing';
 import { post } from '../keep/post';
@@ -129,10 +129,10 @@ function columnsOf(
         <PartDrawing part={part} size={34} />
         <span>
           <b>{partName(part)}</b>
-          <Typography variant="small" color="textSecondary">
+          <Text variant="small" soft>
             {kind === null ? `${slotName(part.slot)} · ` : ''}
             {partFacts(part, units)}
-          </Typography>
+          </Text>
         </span>
       </Press>
     ),

@@ -1,9 +1,9 @@
 'use client';
 import { Fragment, useEffect, useState } from 'react';
 import Link from 'next/link';
-import Typography from '@mui/material/Typography';
 import type { Shop } from '@/core/job';
 import type { ShopUnits } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { Choice, type ChoiceOption } from '../fields/Choice';
 import { PageHead } from '../frame/PageHead';
@@ -56,7 +56,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
             leave();
           }}
         >
-          <Typography color="textSecondary">{w.lead}</Typography>
+          <Text soft>{w.lead}</Text>
           <p>
             <Link href="/shop/bows" prefetch={false}>
               {w.bows}
@@ -100,13 +100,9 @@ export function ShopPage({ shop }: { shop: Shop }) {
           <Actions>
             <Link href="/">{w.back}</Link>
             {said && (
-              <Typography
-                role="status"
-                component="span"
-                color={said.wrong ? 'error' : 'textSecondary'}
-              >
+              <Text role="status" as="span" soft={!said.wrong} wrong={said.wrong}>
                 {said.text}
-              </Typography>
+              </Text>
             )}
           </Actions>
         </form>

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
@@ -11,6 +10,7 @@ import TableBody from '@mui/material/TableBody';
 import { PIECE_COLUMNS } from '@/contracts/bow-csv';
 import { bowName, pieceCents, type BowPiece, type BowRecord } from '@/core/bow';
 import { writeMoney, type ShopUnits } from '@/core/units';
+import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { GridTable } from '../fields/GridTable';
 import { Panel } from '../frame/Panel';
@@ -57,7 +57,7 @@ export function SingleBows({
   return (
     <Block>
       <h2>{w.title}</h2>
-      <Typography color="textSecondary">{w.lead}</Typography>
+      <Text soft>{w.lead}</Text>
       <Actions>
         <Button variant="outlined" disabled={bows.length === 0} onClick={() => setOpen('new')}>
           {w.add}
@@ -128,9 +128,9 @@ function PieceLine({
         <Tag kind={condition === 'loan' ? 'again' : 'plain'}>{w.condition[condition]}</Tag>
       </TableCell>
       <TableCell align="right">
-        <Typography variant="figure">
+        <Text variant="figure">
           {condition === 'loan' ? w.lentOnly : writeMoney(pieceCents(bow, piece))}
-        </Typography>
+        </Text>
       </TableCell>
       <TableCell>{note}</TableCell>
       <TableCell>

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { Shop } from '@/core/job';
 import { setupValue } from '@/core/setup';
 import {
@@ -16,6 +15,7 @@ import {
   type StepFault,
   type StepTimes,
 } from '@/core/bench';
+import { Text } from '../pieces/Text';
 import { PageHead } from '../frame/PageHead';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';
@@ -58,7 +58,7 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
     <>
       <PageHead title={w.title} />
       <Page>
-        <Typography color="textSecondary">{w.lead}</Typography>
+        <Text soft>{w.lead}</Text>
         <Actions>
           <Button variant="contained" disabled={faults.length > 0} onClick={() => void save()}>
             {w.save}
@@ -69,9 +69,9 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
           <Link href="/shop" prefetch={false}>
             {w.back}
           </Link>
-          <Typography role="status" color="textSecondary" component="span">
+          <Text role="status" soft as="span">
             {said}
-          </Typography>
+          </Text>
         </Actions>
         {kept.found && (
           <Note role="status">
@@ -177,18 +177,18 @@ function Row({
       <Button type="button" variant="plain" className={css.stepOpen} onClick={onOpen}>
         {title}
       </Button>
-      <Typography color="textSecondary" component="span">
+      <Text soft as="span">
         {about}
-      </Typography>
+      </Text>
       <span>{tag && <Tag kind={tag === w.off ? 'out' : 'plain'}>{tag}</Tag>}</span>
-      <Typography variant="figure">
+      <Text variant="figure">
         {minutes} min{' '}
         {clocked > 0 && (
-          <Typography variant="small" color="textSecondary">
+          <Text variant="small" soft>
             {w.learned(clocked)}
-          </Typography>
+          </Text>
         )}
-      </Typography>
+      </Text>
     </li>
   );
 }

@@ -1,13 +1,6 @@
 import type { ReactNode } from 'react';
 import { act, renderHook } from '@testing-library/react';
-import {
-  A_FIT,
-  aBow,
-  aFinishedJob,
-  aFitReading,
-  aShop,
-  aSnapshot,
-} from '@/core/testing/fixtures';
+import { A_FIT, aBow, aFinishedJob, aFitReading, aShop, aSnapshot } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
 import { mm } from '@/core/units';
 import { Shell } from '../frame/Shell';

@@ -4,7 +4,7 @@ import { buttons } from './buttons';
 import { inputs } from './inputs';
 import { surfaces } from './surfaces';
 import { tables } from './tables';
-import { typography, texts } from './texts';
+import { typography } from './texts';
 import { SCHEME, dim, fonts, fraction, paper, sizes, type Colour } from './tokens';
 import './types';
 
@@ -53,7 +53,7 @@ const options = {
   shape: { borderRadius: 3 },
   shadows: Array.from({ length: 25 }, () => 'none'),
   typography,
-  components: { ...buttons, ...inputs, ...surfaces, ...tables, ...texts },
+  components: { ...buttons, ...inputs, ...surfaces, ...tables },
 };
 
 /** MUI with the house's face: ink on paper, thin rules, no shadows, no capitals, no ripple. */

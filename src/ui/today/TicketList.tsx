@@ -1,8 +1,8 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { Ticket } from '@/core/job';
+import { Text } from '../pieces/Text';
 import { dayOf, dayText, timeText } from '../fields/dates';
 import { useShell } from '../frame/useShell';
 import { frame, today as w } from '../words';
@@ -48,13 +48,13 @@ export function TicketList({
         >
           <span className={css.ticketName}>
             <b>{ticket.name}</b>{' '}
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {ticket.about}
-            </Typography>
+            </Text>
           </span>
-          <Typography variant="figure" className={css.ticketDate}>
+          <Text variant="figure" className={css.ticketDate}>
             {dateOf(ticket, day, timeZone)}
-          </Typography>
+          </Text>
           <span className={css.ticketNext}>
             {ticket.next} {ticket.nextDay && dayText(ticket.nextDay, day)}
           </span>

@@ -1,9 +1,9 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import clsx from 'clsx';
 import type { TodayView } from '@/core/job';
+import { Text } from '../pieces/Text';
 import { Brand } from '../frame/Brand';
 import { useShell } from '../frame/useShell';
 import { TopTools } from '../frame/TopTools';
@@ -59,7 +59,7 @@ export function TodayPage({ view }: { view: TodayView }) {
       <main className={css.day}>
         <Head>
           <h2>{w.bench}</h2>
-          <Typography variant="aside">
+          <Text variant="aside">
             {bows > 0 && `${w.visits(press.length, bows)} · `}
             <Link href="/calendar" prefetch={false}>
               {calendarWords.link}
@@ -70,7 +70,7 @@ export function TodayPage({ view }: { view: TodayView }) {
                 {w.settings}
               </Link>
             </span>
-          </Typography>
+          </Text>
         </Head>
         {view.unreadable.length > 0 && (
           <Note kind="stop" role="alert">
@@ -91,11 +91,11 @@ export function TodayPage({ view }: { view: TodayView }) {
           onPut={(visit, from) => void calendar.put(visit.jobId, visit.visitId, from)}
         />
         {visits.length === 0 ? (
-          <Typography color="textSecondary">
+          <Text soft>
             {view.closedFor ? calendarWords.closed(view.closedFor) : w.nothingPlanned}
-          </Typography>
+          </Text>
         ) : (
-          !isOpen && <Typography color="textSecondary">{w.closed}</Typography>
+          !isOpen && <Text soft>{w.closed}</Text>
         )}
         <Split className={css.dayLists}>
           <section>
@@ -108,7 +108,7 @@ export function TodayPage({ view }: { view: TodayView }) {
             <Rows className={css.dayRows}>
               {view.arriving.map(({ day, label, name, jobId }) => (
                 <li key={`${jobId} ${label} ${day}`}>
-                  <Typography variant="figure">{plainDay(day)}</Typography>
+                  <Text variant="figure">{plainDay(day)}</Text>
                   <span>{label}</span>
                   {jobId === null ? (
                     <Link href="/orders" prefetch={false}>
@@ -120,9 +120,9 @@ export function TodayPage({ view }: { view: TodayView }) {
                 </li>
               ))}
               {view.arriving.length === 0 && (
-                <Typography color="textSecondary" component="li">
+                <Text soft as="li">
                   {w.noArriving}
-                </Typography>
+                </Text>
               )}
             </Rows>
           </section>
@@ -131,17 +131,17 @@ export function TodayPage({ view }: { view: TodayView }) {
             <Rows className={css.dayRows}>
               {view.comingBack.map(({ day, name, jobId, why }) => (
                 <li key={`${jobId} ${why}`}>
-                  <Typography variant="figure">{plainDay(day)}</Typography>
-                  <Typography color="textSecondary" component="span">
+                  <Text variant="figure">{plainDay(day)}</Text>
+                  <Text soft as="span">
                     {why === 'visit' ? w.checks : w.grows}
-                  </Typography>
+                  </Text>
                   <Link href={`/jobs/${jobId}`}>{name}</Link>
                 </li>
               ))}
               {view.comingBack.length === 0 && (
-                <Typography color="textSecondary" component="li">
+                <Text soft as="li">
                   {w.noComingBack}
-                </Typography>
+                </Text>
               )}
             </Rows>
           </section>
@@ -171,9 +171,9 @@ function CheapestWay({
 }) {
   const [first] = remedies.find((other) => other.jobId === jobId)?.remedies ?? [];
   return first ? (
-    <Typography color="textSecondary" component="span">
+    <Text soft as="span">
       {' '}
       · {remedyWords(first, view.firstDay)}
-    </Typography>
+    </Text>
   ) : null;
 }

@@ -2,11 +2,11 @@
 import { useEffect, useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { archerCautions } from '@/core/job';
 import { fastenText, stationName } from '@/core/bench';
 import { isFinished, type JobStep } from '@/core/route';
 import { SCHOOLS } from '@/core/setup';
+import { Text } from '../../pieces/Text';
 import { Choice } from '../../fields/Choice';
 import { useAsk } from '../../frame/useAsk';
 import { useKeys } from '../../frame/useKeys';
@@ -88,18 +88,18 @@ function BenchStep({ step }: { step: JobStep }) {
         <p className={css.stepLine}>
           <Tag>{stationName(template.station).toLowerCase()}</Tag>
           <VisitWords step={step} />
-          <Typography color="textSecondary" component="span">
+          <Text soft as="span">
             {template.archer ? w.withArcher : w.alone} · {w.minutes(template.minutes)}
-          </Typography>
+          </Text>
           {seconds !== null && (
-            <Typography
+            <Text
               variant="figure"
               className={css.stepClock}
               data-part="step-clock"
               aria-label={w.clockLabel}
             >
               {w.clock(seconds)}
-            </Typography>
+            </Text>
           )}
         </p>
         <h2 className={css.stepTitle} data-part="step-title">
@@ -107,15 +107,15 @@ function BenchStep({ step }: { step: JobStep }) {
         </h2>
         <StepSay>{template.say(derived.context)}</StepSay>
         <p className={css.stepTool}>
-          <Typography color="textSecondary" component="span">
+          <Text soft as="span">
             {w.tool}
-          </Typography>{' '}
+          </Text>{' '}
           {template.tool}
           {template.fasten && (
             <>
-              <Typography color="textSecondary" component="span" className={css.toolScrews}>
+              <Text soft as="span" className={css.toolScrews}>
                 {w.screws}
-              </Typography>{' '}
+              </Text>{' '}
               {fastenText(template.fasten, snapshot.shop.units)}
             </>
           )}
@@ -201,15 +201,15 @@ function VisitWords({ step }: { step: JobStep }) {
   const at = visits.findIndex((visit) => visit.steps.includes(step.id));
   if (at < 0)
     return (
-      <Typography color="textSecondary" component="span">
+      <Text soft as="span">
         {w.states[step.state]}
-      </Typography>
+      </Text>
     );
   const inVisit = visits[at]!.steps.indexOf(step.id) + 1;
   return (
-    <Typography color="textSecondary" component="span">
+    <Text soft as="span">
       {w.visitOf(at + 1, visits.length)} · {w.stepOf(inVisit, visits[at]!.steps.length)}
-    </Typography>
+    </Text>
   );
 }
 
@@ -275,9 +275,9 @@ function ThisVisit({ step }: { step: JobStep }) {
           </li>
         ))}
       </ul>
-      <Typography variant="small" color="textSecondary" component="p">
+      <Text variant="small" soft as="p">
         {w.progress(doneCount, steps.length)}
-      </Typography>
+      </Text>
     </section>
   );
 }

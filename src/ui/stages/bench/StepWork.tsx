@@ -1,8 +1,8 @@
 'use client';
 import { useState, type ReactNode } from 'react';
-import Typography from '@mui/material/Typography';
 import { setupValue, readingText } from '@/core/setup';
 import type { JobStep, ValueState } from '@/core/route';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { useKeys } from '../../frame/useKeys';
@@ -81,9 +81,9 @@ function ValueTag({ value }: { value: ValueState }) {
   const { reading, standing, stale } = value;
   if (!reading)
     return (
-      <Typography color="textSecondary" component="span">
+      <Text soft as="span">
         —
-      </Typography>
+      </Text>
     );
   const text = readingText(reading, snapshot.shop.units);
   if (stale) return <Tag kind="again">{w.again}</Tag>;

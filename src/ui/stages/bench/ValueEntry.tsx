@@ -1,11 +1,11 @@
 'use client';
 import { useState, type ReactNode } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { addedTo, readOptionsFor } from '@/core/job';
 import { ripplePreview } from '@/core/ripple';
 import { setupValue, targetText, mendText, readingText, type SetupKey } from '@/core/setup';
 import type { ValueState } from '@/core/route';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
@@ -66,12 +66,12 @@ export function ValueEntry({
       </div>
       {target && !isCheck && kind !== 'choice' && kind !== 'text' && (
         <p className={css.wanted}>
-          <Typography color="textSecondary" component="span">
+          <Text soft as="span">
             {w.wanted}
-          </Typography>{' '}
-          <Typography variant="figure" component="b">
+          </Text>{' '}
+          <Text variant="figure" as="b">
             <WithFractions text={targetText(key, target, units)} />
-          </Typography>
+          </Text>
         </p>
       )}
       {reading && <Before value={value} />}
@@ -193,9 +193,9 @@ function Ahead({ of }: { of: SetupKey }) {
   if (keys.length === 0) return null;
   const names = keys.slice(0, AHEAD_NAMED).map((key) => setupValue(key).short);
   return (
-    <Typography variant="small" color="textSecondary" component="p" data-part="ahead">
+    <Text variant="small" soft as="p" data-part="ahead">
       {w.ahead(keys.length, minutes, names, keys.length > AHEAD_NAMED)}
-    </Typography>
+    </Text>
   );
 }
 
@@ -205,13 +205,13 @@ function Before({ value: { key, reading, target, standing, stale } }: { value: V
   const isCheck = setupValue(key).kind === 'check';
   return (
     <div className={css.before}>
-      <Typography
+      <Text
         variant="huge"
         data-standing={standing}
         data-words={reading!.choice === null ? undefined : 'yes'}
       >
         <WithFractions text={isCheck ? '✓' : readingText(reading!, units)} />
-      </Typography>
+      </Text>
       {stale ? (
         <Tag kind="again">{w.again}</Tag>
       ) : standing === 'out' ? (
@@ -221,10 +221,10 @@ function Before({ value: { key, reading, target, standing, stale } }: { value: V
       ) : standing === 'in' ? (
         <Tag kind="in">{fields.inTolerance}</Tag>
       ) : null}
-      <Typography variant="small" color="textSecondary">
+      <Text variant="small" soft>
         {reading!.who}, {whenText(reading!.at, snapshot.shop.timeZone, snapshot.today)}
         {stale && <> · {stale.sentence}</>}
-      </Typography>
+      </Text>
     </div>
   );
 }

@@ -1,9 +1,9 @@
 'use client';
 import Link from 'next/link';
-import Typography from '@mui/material/Typography';
 import { slotName } from '@/core/kit';
 import { stationName } from '@/core/bench';
 import type { PlanVisit } from '@/core/route';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { bench as w } from '../../words';
@@ -22,9 +22,9 @@ export function Visits({ current }: { current: string | null }) {
     <Block className={css.visits} data-part="visits">
       <h3>
         {w.route}{' '}
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           {w.progress(doneCount, steps.length)} · {w.routeSum(visits.length, minutesLeft)}
-        </Typography>
+        </Text>
       </h3>
       <ol>
         {visits.map((visit, i) => (
@@ -32,10 +32,10 @@ export function Visits({ current }: { current: string | null }) {
             <span className={css.visitStation} data-part="visit-station">
               {stationName(visit.station)}
             </span>
-            <Typography variant="figure" className={css.visitMinutes}>
+            <Text variant="figure" className={css.visitMinutes}>
               {visit.minutes} min
               {visit.dryMinutes > 0 && ` · ${w.dries(hoursText(visit.dryMinutes))}`}
-            </Typography>
+            </Text>
             <span className={css.visitSteps}>
               {visit.station === 'press' && visit.steps.length > 1 && (
                 <Tag kind="plain">{w.pressOnce(visit.steps.length)}</Tag>
@@ -78,12 +78,7 @@ function Why({ visit, title }: { visit: PlanVisit; title: (id: string) => string
         ? w.why.again(title(why.step), title(why.after))
         : w.why.last;
   return (
-    <Typography
-      variant="small"
-      color="textSecondary"
-      className={css.visitWhy}
-      data-part="visit-why"
-    >
+    <Text variant="small" soft className={css.visitWhy} data-part="visit-why">
       {words}.
       {station === 'press' && (ready.length > 0 || parts.length > 0) && (
         <>
@@ -100,6 +95,6 @@ function Why({ visit, title }: { visit: PlanVisit; title: (id: string) => string
           )}
         </>
       )}
-    </Typography>
+    </Text>
   );
 }

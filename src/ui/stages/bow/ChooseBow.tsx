@@ -2,11 +2,11 @@
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { bowName, CAM_SYSTEMS, type BowOffer } from '@/core/bow';
 import type { BowCover } from '@/core/fit';
 import { archerCautions, jobBowCover, weightTrials, type JobBow } from '@/core/job';
 import { write, writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { TextField } from '../../fields/TextField';
 import { dayText } from '../../fields/dates';
 import { WithFractions } from '../../fields/Figure';
@@ -117,7 +117,7 @@ function BowRow({ offer, cover }: { offer: BowOffer; cover: BowCover }) {
           </Tag>
         )}
       </div>
-      <Typography color="textSecondary" component="div">
+      <Text soft as="div">
         <WithFractions text={facts.join(' · ')} />
         <br />
         {piece && (
@@ -131,14 +131,12 @@ function BowRow({ offer, cover }: { offer: BowOffer; cover: BowCover }) {
         )}
         <WithFractions text={[...reasons, ...(verdict === 'out' ? [] : notes)].join(', ')} />
         {trouble && <FieldError>{trouble}</FieldError>}
-      </Typography>
+      </Text>
       <div className={css.bowPrice}>
-        <Typography variant="figure">
-          {isLoan(offer) ? w.free : writeMoney(bow.priceCents)}
-        </Typography>
-        <Typography variant="small" color="textSecondary">
+        <Text variant="figure">{isLoan(offer) ? w.free : writeMoney(bow.priceCents)}</Text>
+        <Text variant="small" soft>
           {standing(offer, mine ? held : null, snapshot.today)}
-        </Typography>
+        </Text>
         {mine && offer.serials.length > 0 && <SerialChoice offer={offer} onTrouble={setTrouble} />}
       </div>
       {bow.hand === snapshot.archer.hand && offer.heldBy === null ? (

@@ -1,7 +1,6 @@
 'use client';
 import { useState } from 'react';
 import NativeSelect from '@mui/material/NativeSelect';
-import Typography from '@mui/material/Typography';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
@@ -28,6 +27,7 @@ import {
   write,
   writeParts,
 } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { DrawForceChart, type ForceLine } from '../../charts/DrawForceChart';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -68,9 +68,9 @@ export function DrawForce({
         ) : (
           <DrawForceChart lines={lines} shop={snapshot.shop.units}>
             <label className={css.overlay} data-part="overlay">
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {w.overlay}
-              </Typography>
+              </Text>
               <NativeSelect
                 value={otherId}
                 inputProps={{ 'aria-label': w.overlay }}
@@ -163,7 +163,7 @@ function CurveTable({
             <TableCell>{name}</TableCell>
             {columns.map((column) => (
               <TableCell key={column.name} align="right">
-                <Typography variant="figure">{say(column.facts)}</Typography>
+                <Text variant="figure">{say(column.facts)}</Text>
               </TableCell>
             ))}
           </TableRow>
@@ -178,7 +178,7 @@ function Speed({ bow }: { bow: BowRecord }) {
   const units = snapshot.shop.units;
   const input = speedInput(derived.context);
   const answer = input && speedSensitivity(input);
-  if (!answer) return <Typography color="textSecondary">{w.forceMissing}</Typography>;
+  if (!answer) return <Text soft>{w.forceMissing}</Text>;
   if (!answer.ok)
     return (
       <Note kind="stop" role="alert">
@@ -210,15 +210,15 @@ function Speed({ bow }: { bow: BowRecord }) {
             <TableRow key={name}>
               <TableCell>{name}</TableCell>
               <TableCell align="right">
-                <Typography variant="figure">{value}</Typography>
+                <Text variant="figure">{value}</Text>
               </TableCell>
             </TableRow>
           ))}
         </TableBody>
       </GridTable>
-      <Typography variant="small" color="textSecondary" component="p">
+      <Text variant="small" soft as="p">
         {input.storedEnergyJ === undefined ? w.energyModel : w.energyLogged(bowName(bow))}
-      </Typography>
+      </Text>
     </div>
   );
 }

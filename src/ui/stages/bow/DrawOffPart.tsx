@@ -1,7 +1,6 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import {
   bowName,
   DRAW_OFF_ASPECTS,
@@ -17,6 +16,7 @@ import {
 import type { BowCover } from '@/core/fit';
 import { drawnBows, drawOffSetup, jobBowCover, oldBowFigures, type DrawnBow } from '@/core/job';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { Choice } from '../../fields/Choice';
 import { WithFractions } from '../../fields/Figure';
@@ -98,9 +98,9 @@ function ChooseBows({ bows, onStarted }: { bows: readonly BowRecord[]; onStarted
               <Tag kind={verdict === 'fits' ? 'in' : verdict === 'nearly' ? 'warn' : 'plain'}>
                 {b[verdict]}
               </Tag>
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 <WithFractions text={reasons.join(', ')} />
-              </Typography>
+              </Text>
             </Press>
           </li>
         ))}
@@ -115,9 +115,9 @@ function ChooseBows({ bows, onStarted }: { bows: readonly BowRecord[]; onStarted
             <span className={css.pickBox} aria-hidden />
             <b>{w.own}</b>
             <span />
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {w.ownHow}
-            </Typography>
+            </Text>
           </Press>
         </li>
       </Rows>
@@ -203,9 +203,9 @@ function LineUpRow({ drawn, at }: { drawn: DrawnBow; at: number }) {
     <li>
       <span className={css.lineNumber}>{at + 1}</span>
       <b>{name}</b>
-      <Typography color="textSecondary" component="span">
+      <Text soft as="span">
         {bow ? <HowSet bow={bow} /> : <OwnSet />} <WithFractions text={`${facts.join(', ')}.`} />
-      </Typography>
+      </Text>
     </li>
   );
 }
@@ -253,7 +253,7 @@ function Ranking({
   list: readonly DrawnBow[];
   marks: number;
 }) {
-  if (marks === 0) return <Typography color="textSecondary">{w.nothingMarked}</Typography>;
+  if (marks === 0) return <Text soft>{w.nothingMarked}</Text>;
   const nameOf = (bowId: string) => list.find(({ id }) => id === bowId)!.name;
   const first = nameOf(ranking.places[0]!.bowId);
   return (
@@ -269,19 +269,19 @@ function Ranking({
         {ranking.places.map(({ bowId, chanceBest, liked, of }) => (
           <li key={bowId}>
             <span>{nameOf(bowId)}</span>
-            <Typography variant="figure">{Math.round(100 * chanceBest)} %</Typography>
+            <Text variant="figure">{Math.round(100 * chanceBest)} %</Text>
             <span className={css.rankBar} aria-hidden>
               <span style={{ width: `${Math.round(100 * chanceBest)}%` }} />
             </span>
-            <Typography variant="small" color="textSecondary">
+            <Text variant="small" soft>
               {w.liked(liked, of)}
-            </Typography>
+            </Text>
           </li>
         ))}
       </Rows>
-      <Typography variant="small" color="textSecondary" component="p">
+      <Text variant="small" soft as="p">
         {w.left(ranking.openPairs.length, DRAW_OFF_ASPECTS.length)}
-      </Typography>
+      </Text>
     </>
   );
 }

@@ -1,7 +1,6 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { BowRecord } from '@/core/bow';
 import { toQuarterTurns, turningPlan, type LimbBoltResult } from '@/core/fit';
 import {
@@ -14,6 +13,7 @@ import {
 } from '@/core/job';
 import { CONFIRMED, latest } from '@/core/setup';
 import { figureText, read, turns, write, writeParts } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { LimbBoltChart } from '../../charts/LimbBoltChart';
 import { BoltClocks } from '../../drawings/BoltClocks';
 import { WithFractions } from '../../fields/Figure';
@@ -53,10 +53,10 @@ export function LimbBolts({ bow }: { bow: BowRecord }) {
       <Work>
         <BowParts current="bolts" />
         <div className={goalCss.goalLine} data-part="goal-line">
-          <Typography color="textSecondary" component="span">
+          <Text soft as="span">
             {w.goal}
-          </Typography>
-          <Typography variant="big">{target === null ? '—' : pounds(target, 0)}</Typography>
+          </Text>
+          <Text variant="big">{target === null ? '—' : pounds(target, 0)}</Text>
           <Button variant="outlined" onClick={() => setOverruling(true)}>
             {w.otherWeight}
           </Button>
@@ -125,14 +125,14 @@ function Plan({ bow, answer }: { bow: BowRecord; answer: LimbBoltResult | null }
       <section>
         <BlockTitle>{w.plan}</BlockTitle>
         <AgainNote of={PEAK} />
-        {!standing && <Typography color="textSecondary">{w.weighFirst}</Typography>}
+        {!standing && <Text soft>{w.weighFirst}</Text>}
         <TurningPlan moves={moves} say={say} reached={answer.reachesTarget && !again} />
-        <Typography color="textSecondary">
+        <Text soft>
           {w.predicted(
             write(answer.predictedN, 'force', units),
             write(answer.sigmaN, 'force', units),
           )}
-        </Typography>
+        </Text>
         {!answer.reachesTarget && (
           <Note>{w.notReached(write(answer.predictedN, 'force', units))}</Note>
         )}
@@ -231,10 +231,10 @@ function Weighings() {
       <Rows className={goalCss.trialRows} data-part="trial-rows">
         {rows.map((reading) => (
           <li key={reading.seq}>
-            <Typography variant="figure">
+            <Text variant="figure">
               <WithFractions text={reading.entered} />
-            </Typography>
-            <Typography color="textSecondary" component="span">
+            </Text>
+            <Text soft as="span">
               {reading.si2 === null ? (
                 ''
               ) : (
@@ -242,14 +242,14 @@ function Weighings() {
                   text={`${w.at} ${write(reading.si2, 'turns', snapshot.shop.units)}`}
                 />
               )}
-            </Typography>
-            <Typography variant="small" color="textSecondary">
+            </Text>
+            <Text variant="small" soft>
               {reading.who}
               {reading.method !== 'typed' &&
                 reading.method !== CONFIRMED &&
                 `, ${devices.fromDevice}`}
               {!counted.has(reading.seq) && ` · ${w.before}`}
-            </Typography>
+            </Text>
             <Discard seq={reading.seq} />
           </li>
         ))}

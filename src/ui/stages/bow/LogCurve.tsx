@@ -1,7 +1,6 @@
 'use client';
 import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import {
   CURVE_DOUBTS,
   curveDoubts,
@@ -11,6 +10,7 @@ import {
 } from '@/core/bow';
 import { latest } from '@/core/setup';
 import { newton } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Panel } from '../../frame/Panel';
 import { useJob } from '../../job/JobProvider';
 import { bow as w } from '../../words';
@@ -106,9 +106,9 @@ export function LogCurve({
           </>
         )}
         {board.state !== 'idle' && (
-          <Typography color="textSecondary" component="span" role="status">
+          <Text soft as="span" role="status">
             {w.logged(board.device, board.points.length, board.leftOut)}
-          </Typography>
+          </Text>
         )}
       </Actions>
       {board.state === 'lost' && <Note role="alert">{board.message}</Note>}

@@ -1,6 +1,5 @@
 'use client';
 import { useState } from 'react';
-import Typography from '@mui/material/Typography';
 import {
   DRAW_OFF_ASPECTS,
   isPair,
@@ -10,6 +9,7 @@ import {
   type DrawOffMark,
 } from '@/core/bow';
 import type { DrawnBow } from '@/core/job';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { useJob } from '../../job/JobProvider';
 import { drawOff as w } from '../../words';
@@ -45,9 +45,9 @@ export function PairMarks({ drawOff, bows }: { drawOff: DrawOff; bows: readonly 
             onClick={() => choose(one.join('|'))}
           >
             {one.map((id) => 1 + drawOff.bowIds.indexOf(id)).join(' : ')}
-            <Typography variant="small" color="textSecondary">
+            <Text variant="small" soft>
               {done(one)}/{DRAW_OFF_ASPECTS.length}
-            </Typography>
+            </Text>
           </Press>
         ))}
       </div>

@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { readBowScaleLine, type BowScaleLine } from '@/contracts/bow-scale';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useDevice } from '../../fields/useDevice';
 import { useJob } from '../../job/JobProvider';
 import { devices as d } from '../../words';
@@ -49,9 +49,9 @@ export function ScaleReading({
             {d.stop}
           </Button>
           {now && (
-            <Typography variant="figure" component="b" role="status">
+            <Text variant="figure" as="b" role="status">
               {write(now.forceN, 'force', snapshot.shop.units)}
-            </Typography>
+            </Text>
           )}
         </>
       ) : (

@@ -1,10 +1,10 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { ONE_CAM, drawLengthSteps, moduleLabel, type BowRecord } from '@/core/bow';
 import { latest, type SetupKey } from '@/core/setup';
 import { figureText, write, writeParts } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
@@ -48,10 +48,10 @@ export function SetModule({ bow }: { bow: BowRecord }) {
         ) : (
           <>
             <div className={goalCss.goalLine} data-part="goal-line">
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {w.goal}
-              </Typography>
-              <Typography variant="big">
+              </Text>
+              <Text variant="big">
                 {wanted === null ? (
                   '—'
                 ) : (
@@ -59,7 +59,7 @@ export function SetModule({ bow }: { bow: BowRecord }) {
                     text={w.settingOf(write(wanted, 'length', units), moduleLabel(bow, wanted))}
                   />
                 )}
-              </Typography>
+              </Text>
               <Button variant="outlined" onClick={() => setOverruling(true)}>
                 {w.otherStep}
               </Button>
@@ -124,9 +124,9 @@ function CamPositions({
     <Block>
       <BlockTitle>
         {w.cam[cam]} {w.standsAt}{' '}
-        <Typography color="textPrimary" component="b">
+        <Text as="b">
           {stands === null ? '—' : <WithFractions text={write(stands, 'length', units)} />}
-        </Typography>
+        </Text>
       </BlockTitle>
       <div className={css.positions} role="group" aria-label={w.cam[cam]}>
         {steps.map((step) => (
@@ -138,9 +138,9 @@ function CamPositions({
             onClick={() => void take(step)}
           >
             <span className={css.positionLabel}>{moduleLabel(bow, step, cam)}</span>
-            <Typography variant="figure">
+            <Text variant="figure">
               <WithFractions text={figureText(writeParts(step, 'length', units))} />
-            </Typography>
+            </Text>
           </Press>
         ))}
       </div>

@@ -1,5 +1,5 @@
-import Typography from '@mui/material/Typography';
 import type { TurnMove } from '@/core/fit';
+import { Text } from '../../pieces/Text';
 import { WithFractions } from '../../fields/Figure';
 import { bow as w } from '../../words';
 import { Note } from '../../pieces/texts';
@@ -28,19 +28,19 @@ export function TurningPlan({
     <Rows as="ol" className={css.planRows} data-part="plan-rows">
       {pauses.map((pause, i) => (
         <li key={i}>
-          <Typography color="textSecondary" component="span">
+          <Text soft as="span">
             {i + 1}
-          </Typography>
+          </Text>
           <span>{w.upperThenLower}</span>
-          <Typography variant="figure" component="b">
+          <Text variant="figure" as="b">
             <WithFractions text={move(pause)} />
-          </Typography>
+          </Text>
         </li>
       ))}
       <li>
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           {pauses.length + 1}
-        </Typography>
+        </Text>
         <span>{w.thenWeigh}</span>
       </li>
     </Rows>

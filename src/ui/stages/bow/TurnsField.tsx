@@ -2,8 +2,8 @@
 import { useId } from 'react';
 import Add from '@mui/icons-material/Add';
 import Remove from '@mui/icons-material/Remove';
-import Typography from '@mui/material/Typography';
 import { figureText, read, write, writeParts, type ReadOptions } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { bow as w } from '../../words';
 import { FieldError, Note } from '../../pieces/texts';
@@ -35,9 +35,9 @@ export function TurnsField({
     <div>
       <label className={measureCss.fieldLabel} htmlFor={id}>
         <span>{w.standAt}</span>
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           {w.limit(limitText)}
-        </Typography>
+        </Text>
       </label>
       <div className={css.stepper} data-part="stepper" data-wrong={wrong ? 'yes' : 'no'}>
         <Press

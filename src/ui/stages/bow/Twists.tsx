@@ -1,6 +1,5 @@
 'use client';
 import { useState } from 'react';
-import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { camTiming, type BowRecord } from '@/core/bow';
 import { addedTo, readOptionsFor } from '@/core/job';
@@ -17,6 +16,7 @@ import {
 } from '@/core/setup';
 import { dependents } from '@/core/ripple';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { CamTimingDrawing } from '../../drawings/CamTimingDrawing';
 import { Choice } from '../../fields/Choice';
@@ -67,14 +67,14 @@ export function Twists({ bow }: { bow: BowRecord }) {
                     text={twistedSince ? w.readAgain : w.stringDo(target.si - standing, units)}
                   />
                 </p>
-                <Typography color="textSecondary">
+                <Text soft>
                   <WithFractions text={`${target.reason}.`} />
-                </Typography>
+                </Text>
               </>
             ) : (
-              <Typography color="textSecondary">{w.noLength}</Typography>
+              <Text soft>{w.noLength}</Text>
             )}
-            <Typography variant="small" color="textSecondary" component="p">
+            <Text variant="small" soft as="p">
               <WithFractions
                 text={w.response(
                   write(Math.abs(response.perTwistMm), 'length', millimetres, { decimals: 1 }),
@@ -82,7 +82,7 @@ export function Twists({ bow }: { bow: BowRecord }) {
                   response.moves,
                 )}
               />
-            </Typography>
+            </Text>
           </section>
           <Timing bow={bow} />
         </Split>
@@ -138,9 +138,9 @@ function Timing({ bow }: { bow: BowRecord }) {
     <section>
       <BlockTitle>{w.timing}</BlockTitle>
       {!advice.ok ? (
-        <Typography color="textSecondary">{advice.message}</Typography>
+        <Text soft>{advice.message}</Text>
       ) : gap === null ? (
-        <Typography color="textSecondary">{w.notSeen}</Typography>
+        <Text soft>{w.notSeen}</Text>
       ) : (
         <div className={css.timing}>
           <CamTimingDrawing
@@ -158,20 +158,20 @@ function Timing({ bow }: { bow: BowRecord }) {
               />
             </p>
             {!old && advice.twists !== 0 && (
-              <Typography color="textSecondary">
+              <Text soft>
                 {advice.why}{' '}
                 {w.expected(
                   write(advice.expectedMm, 'length', units, { signed: true, decimals: 1 }),
                   write(advice.sigmaMm, 'length', units, { decimals: 1 }),
                 )}
-              </Typography>
+              </Text>
             )}
-            <Typography variant="small" color="textSecondary" component="p">
+            <Text variant="small" soft as="p">
               {w.timingResponse(
                 write(Math.abs(advice.response.perTwistMm), 'length', units, { decimals: 1 }),
                 advice.response.moves,
               )}
-            </Typography>
+            </Text>
           </div>
         </div>
       )}
@@ -197,21 +197,21 @@ function ValueRow({ of, current, onChoose }: { of: Key; current: boolean; onChoo
         <span className={methodCss.methodName}>{name}</span>
         <span className={methodCss.methodValue}>
           {rows.length === 0 ? (
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {w.notYet}
-            </Typography>
+            </Text>
           ) : (
             rows.map((reading) => (
-              <Typography key={reading.seq} variant="figure">
+              <Text key={reading.seq} variant="figure">
                 <WithFractions text={readingText(reading, units)} />
-              </Typography>
+              </Text>
             ))
           )}
         </span>
         {current && (
-          <Typography variant="small" color="textSecondary" className={methodCss.methodHow}>
+          <Text variant="small" soft className={methodCss.methodHow}>
             {how}.
-          </Typography>
+          </Text>
         )}
       </Press>
       <AgainNote of={[of]} />

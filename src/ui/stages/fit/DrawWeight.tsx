@@ -1,7 +1,6 @@
 'use client';
 import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import Stack from '@mui/material/Stack';
 import type { BowRecord } from '@/core/bow';
 import {
@@ -14,6 +13,7 @@ import {
 } from '@/core/fit';
 import { archerCautions, readOptionsFor, weightTrials, firstTrialN, isOfHand } from '@/core/job';
 import { N_PER_POUND, spoken, write, type ShopUnits } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { WeightCurve } from '../../drawings/WeightCurve';
 import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
@@ -88,24 +88,24 @@ export function DrawWeight() {
             <Rows className={goalCss.trialRows} data-part="trial-rows">
               {rows.map((reading) => (
                 <li key={reading.seq}>
-                  <Typography variant="figure">
+                  <Text variant="figure">
                     <WithFractions text={reading.entered} />
-                  </Typography>
+                  </Text>
                   <Tag kind={tagOf(reading.outcome!)}>{w.outcomeNames[reading.outcome!]}</Tag>
                   <span>
                     {reading.si2 !== null && w.held(secondsText(reading.si2))}
                     {!isOfHand(reading, archer.hand) && w.otherHand(reading.hand!)}
                   </span>
-                  <Typography variant="small" color="textSecondary" className={css.trialWho}>
+                  <Text variant="small" soft className={css.trialWho}>
                     {reading.who}, {whenText(reading.at, shop.timeZone, snapshot.today)}
-                  </Typography>
+                  </Text>
                   <Discard seq={reading.seq} />
                 </li>
               ))}
               {rows.length === 0 && (
-                <Typography color="textSecondary" component="li">
+                <Text soft as="li">
                   {w.noTrial}
-                </Typography>
+                </Text>
               )}
             </Rows>
             <StopWatch key={trial} onSeconds={hold} />
@@ -188,24 +188,24 @@ function Growth({ bow }: { bow: BowRecord }) {
       <BlockTitle className={css.growthTitle}>{w.growth}</BlockTitle>
       <p>{w.holdingNow(say(peakN * (1 - bow.letOff)), say(peakN), Math.round(bow.letOff * 100))}</p>
       {plan.length === 0 ? (
-        <Typography color="textSecondary">{w.noRoom(say(bow.maxPeakN))}</Typography>
+        <Text soft>{w.noRoom(say(bow.maxPeakN))}</Text>
       ) : (
         <>
           <Rows as="ol" className={css.growthRows} data-part="growth-rows">
             {plan.map((step) => (
               <li key={step.day}>
-                <Typography variant="figure">{plainDay(step.day)}</Typography>
-                <Typography variant="figure" component="b">
+                <Text variant="figure">{plainDay(step.day)}</Text>
+                <Text variant="figure" as="b">
                   {say(step.peakN)}
-                </Typography>
+                </Text>
               </li>
             ))}
           </Rows>
-          <Typography variant="small" color="textSecondary" component="p">
+          <Text variant="small" soft as="p">
             {w.holdTest(HOLD_TEST, say(isStrained ? strainedN : bow.maxPeakN), isStrained)}{' '}
             {child &&
               w.childSlow(spoken(N_PER_POUND, 'force', shop.units, 'a pound', { decimals: 1 }))}
-          </Typography>
+          </Text>
         </>
       )}
     </>

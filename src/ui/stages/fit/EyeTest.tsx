@@ -2,7 +2,6 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import {
   EYE_HANDLINGS,
   EYE_TEST_STEPS,
@@ -12,6 +11,7 @@ import {
   type EyeSeen,
 } from '@/core/fit';
 import { eyeTries } from '@/core/job';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -112,9 +112,9 @@ function Conflict() {
             <Press type="button" aria-pressed={eyeHandling === id} onClick={() => choose(id)}>
               <b>{name}</b>
               <span>{text}</span>
-              <Typography variant="small" color="textSecondary">
+              <Text variant="small" soft>
                 {then}
-              </Typography>
+              </Text>
             </Press>
           </li>
         ))}

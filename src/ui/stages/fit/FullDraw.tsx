@@ -1,7 +1,6 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import Stack from '@mui/material/Stack';
 import {
   POSTURE,
@@ -12,6 +11,7 @@ import {
 } from '@/core/fit';
 import { archerCautions, postureKey, postureLooks, readOptionsFor } from '@/core/job';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { ArcherDrawing } from '../../drawings/ArcherDrawing';
 import { WithFractions } from '../../fields/Figure';
@@ -46,12 +46,12 @@ export function FullDraw() {
         ) : (
           <>
             <div className={goalCss.goalLine} data-part="goal-line">
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {w.bowInHand}
-              </Typography>
-              <Typography variant="big">
+              </Text>
+              <Text variant="big">
                 <WithFractions text={write(drawnMm, 'length', snapshot.shop.units)} />
-              </Typography>
+              </Text>
               <Button variant="outlined" onClick={() => setAnew(true)}>
                 {w.newLook}
               </Button>
@@ -160,7 +160,7 @@ function Look({ entry, onSeen }: { entry: PostureEntry; onSeen: () => void }) {
       <h3 className={css.lookTitle} data-part="look-title">
         {name}
       </h3>
-      <Typography color="textSecondary">{look}</Typography>
+      <Text soft>{look}</Text>
       <div className={css.looks} data-part="looks" role="group" aria-label={name}>
         {POSTURE_SEEN.map((seen) => (
           <Press key={seen} type="button" data-seen={seen} onClick={() => void take(seen)}>

@@ -1,7 +1,7 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import { methodEntry, type DrawLengthMethod } from '@/core/fit';
 import type { FitReading } from '@/core/job';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
@@ -39,32 +39,32 @@ export function MethodRow({
         <span className={methodCss.methodName}>{name}</span>
         <span className={methodCss.methodValue}>
           {readings.length === 0 ? (
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {w.notYet}
-            </Typography>
+            </Text>
           ) : (
             readings.map((reading) => (
-              <Typography key={reading.seq} variant="figure">
+              <Text key={reading.seq} variant="figure">
                 <WithFractions text={reading.entered} />
-              </Typography>
+              </Text>
             ))
           )}
         </span>
         {(current || last) && (
-          <Typography variant="small" color="textSecondary" className={methodCss.methodHow}>
+          <Text variant="small" soft className={methodCss.methodHow}>
             {current ? `${how}.` : ''}{' '}
             {last && `${last.who}, ${whenText(last.at, snapshot.shop.timeZone, snapshot.today)}`}
-          </Typography>
+          </Text>
         )}
       </Press>
       {current && readings.length > 0 && (
         <div className={css.methodReadings}>
           {readings.map((reading, i) => (
             <span key={reading.seq} className={css.methodReading}>
-              <Typography variant="small" color="textSecondary">
+              <Text variant="small" soft>
                 <WithFractions text={reading.entered} />
                 {method === 'fittingBow' && i < readings.length - 1 && ` · ${w.older}`}
-              </Typography>
+              </Text>
               <Discard seq={reading.seq} />
             </span>
           ))}

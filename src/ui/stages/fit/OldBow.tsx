@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
-import Typography from '@mui/material/Typography';
 import { methodEntry, OLD_BOW, type OldBowKey } from '@/core/fit';
 import { addedTo, readOptionsFor, type FitReading } from '@/core/job';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { MeasureField } from '../../fields/MeasureField';
@@ -75,24 +75,20 @@ export function OldBow() {
                     <span className={methodCss.methodName}>{entry.name}</span>
                     <span className={methodCss.methodValue}>
                       {reading ? (
-                        <Typography variant="figure">
+                        <Text variant="figure">
                           <WithFractions text={reading.entered} />
-                        </Typography>
+                        </Text>
                       ) : (
-                        <Typography color="textSecondary" component="span">
+                        <Text soft as="span">
                           {w.notYet}
-                        </Typography>
+                        </Text>
                       )}
                     </span>
                     {(now || reading) && (
-                      <Typography
-                        variant="small"
-                        color="textSecondary"
-                        className={methodCss.methodHow}
-                      >
+                      <Text variant="small" soft className={methodCss.methodHow}>
                         {now ? `${entry.how}. ` : ''}
                         {reading ? w.oldUse(entry.use) : ''}
-                      </Typography>
+                      </Text>
                     )}
                   </Press>
                 </li>

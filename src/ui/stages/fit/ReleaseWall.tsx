@@ -1,9 +1,9 @@
 'use client';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { wallOfStops, wantedWall, type BowRecord } from '@/core/bow';
 import { bowName } from '@/core/bow';
 import type { Archer } from '@/core/job';
+import { Text } from '../../pieces/Text';
 import { Choice } from '../../fields/Choice';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -50,9 +50,9 @@ export function ReleaseWall({ bows }: { bows: readonly BowRecord[] }) {
               return (
                 <li key={bow.id} data-match={wall !== null && has === wall ? 'yes' : 'no'}>
                   <span>{bowName(bow)}</span>
-                  <Typography color="textSecondary" component="span">
+                  <Text soft as="span">
                     {bow.stops ? w.stops[bow.stops] : w.stopsUnknown}
-                  </Typography>
+                  </Text>
                   <Tag
                     kind={wall === null || has === null ? 'plain' : has === wall ? 'in' : 'warn'}
                   >

@@ -1,8 +1,8 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import { bowName, moduleLabel, type BowRecord } from '@/core/bow';
 import { shopModules } from '@/core/fit';
 import { write, type Mm } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { bow as b, fit as w } from '../../words';
@@ -37,10 +37,10 @@ export function ShopModules({ bows, target }: { bows: readonly BowRecord[]; targ
                 bow.id === nearest && <Tag kind="in">{w.wouldTake}</Tag>
               )}
             </span>
-            <Typography variant="figure" component="b">
+            <Text variant="figure" as="b">
               <WithFractions text={b.settingOf(say(stepMm), moduleLabel(bow, stepMm))} />
-            </Typography>
-            <Typography color="textSecondary" component="span">
+            </Text>
+            <Text soft as="span">
               <WithFractions
                 text={
                   Math.abs(remainderMm) < 0.8
@@ -48,14 +48,14 @@ export function ShopModules({ bows, target }: { bows: readonly BowRecord[]; targ
                     : w.stepLeft(say(remainderMm, true), b.twists(twists))
                 }
               />
-            </Typography>
+            </Text>
           </li>
         ))}
       </Rows>
       {all.length > SHOWN && (
-        <Typography variant="small" color="textSecondary" component="p">
+        <Text variant="small" soft as="p">
           {w.shopModulesMore(all.length - SHOWN)}
-        </Typography>
+        </Text>
       )}
     </Block>
   );

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import Typography from '@mui/material/Typography';
 import { HANDOVER_CAUTIONS, openWork } from '@/core/job';
+import { Text } from '../../pieces/Text';
 import { TextField } from '../../fields/TextField';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
@@ -32,9 +32,7 @@ export function HandoverStage() {
       <Work>
         <Head>
           <h2>{w.title}</h2>
-          <Typography variant="aside">
-            {open.length === 0 ? w.ready : w.openCount(open.length)}
-          </Typography>
+          <Text variant="aside">{open.length === 0 ? w.ready : w.openCount(open.length)}</Text>
         </Head>
         {snapshot.sheets.length > 0 && <Sheets />}
         <Open open={open} />
@@ -88,11 +86,11 @@ function Cautions() {
     <Block>
       <h3>
         {w.cautions}{' '}
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           {w.told(told, HANDOVER_CAUTIONS.length)}
-        </Typography>
+        </Text>
       </h3>
-      <Typography color="textSecondary">{w.tellAll}</Typography>
+      <Text soft>{w.tellAll}</Text>
       <Rows className={css.cautionRows} data-part="caution-rows">
         {HANDOVER_CAUTIONS.map(({ id, text }) => {
           const yes = snapshot.acknowledged.includes(id);
@@ -147,9 +145,9 @@ function MakeSheet({ open }: { open: readonly string[] }) {
           {revision === 1 ? w.make : w.makeAgain(revision)}
         </Button>
         {untold && (
-          <Typography color="textSecondary" component="span">
+          <Text soft as="span">
             {w.blocked}
-          </Typography>
+          </Text>
         )}
       </Actions>
       {trouble && (
@@ -168,7 +166,7 @@ function Sheets() {
     <Block>
       <h3>{w.sheets}</h3>
       {sheets.length === 0 ? (
-        <Typography color="textSecondary">{w.noSheets}</Typography>
+        <Text soft>{w.noSheets}</Text>
       ) : (
         <Rows className={css.sheetRows} data-part="sheet-rows">
           {sheets.map(({ revision, at, who }) => {
@@ -176,9 +174,9 @@ function Sheets() {
             return (
               <li key={revision}>
                 <b>{w.revision(revision)}</b>
-                <Typography color="textSecondary" component="span">
+                <Text soft as="span">
                   {whenText(at, shop.timeZone, today)}, {who}
-                </Typography>
+                </Text>
                 <span className={paperPageCss.sheetLinks}>
                   <Link href={`/jobs/${job.id}/sheet/${revision}`}>{w.page}</Link>
                   <a href={`${api}/pdf?paper=A4`}>{w.a4}</a>

@@ -1,6 +1,6 @@
-import Typography from '@mui/material/Typography';
 import type { BuiltArrow } from '@/core/kit';
 import { write, type ShopUnits } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { arrowWords as w } from '../../words';
 import { Block, BlockTitle, Rows } from '../../pieces/layout';
 import { arrowDecimals } from './ArrowFacts';
@@ -22,24 +22,24 @@ export function ArrowChanges({
         {changes.map(({ name, massG, frontOfCentrePct, neededSpineIn, speedMps }) => (
           <li key={name}>
             <span>{name}</span>
-            <Typography variant="figure">
+            <Text variant="figure">
               {signed(write(massG, 'mass', units, arrowDecimals(units)), massG)}
-            </Typography>
-            <Typography variant="figure">
+            </Text>
+            <Text variant="figure">
               {signed(`${frontOfCentrePct.toFixed(1)} %`, frontOfCentrePct)}
-            </Typography>
-            <Typography variant="figure">
+            </Text>
+            <Text variant="figure">
               {neededSpineIn === null ? '' : signed(neededSpineIn.toFixed(3), neededSpineIn)}
-            </Typography>
-            <Typography variant="figure">
+            </Text>
+            <Text variant="figure">
               {speedMps === null ? '' : signed(write(speedMps, 'speed', units), speedMps)}
-            </Typography>
+            </Text>
           </li>
         ))}
       </Rows>
-      <Typography variant="small" color="textSecondary" component="p">
+      <Text variant="small" soft as="p">
         {w.changesKey}
-      </Typography>
+      </Text>
     </Block>
   );
 }

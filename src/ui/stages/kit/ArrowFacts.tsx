@@ -1,6 +1,6 @@
-import Typography from '@mui/material/Typography';
 import type { BuiltArrow } from '@/core/kit';
 import { perWeight, write, type ShopUnits } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { arrowWords as w } from '../../words';
 import { Tag } from '../../pieces/texts';
 import css from './ArrowFacts.module.css';
@@ -25,59 +25,59 @@ export function ArrowFacts({ arrow, units }: { arrow: BuiltArrow; units: ShopUni
     <dl className={css.arrowFacts} data-part="arrow-facts">
       <div>
         <dt>{w.mass}</dt>
-        <Typography variant="big" component="dd">
+        <Text variant="big" as="dd">
           {write(massG, 'mass', units, arrowDecimals(units))}
-        </Typography>
+        </Text>
         {grainsPerPound !== undefined && (
           <dd>
             {light ? (
               <Tag kind="warn">{w.perPoundLight(perWeight(grainsPerPound, units))}</Tag>
             ) : (
-              <Typography variant="small" color="textSecondary">
+              <Text variant="small" soft>
                 {w.perPound(perWeight(grainsPerPound, units))}
-              </Typography>
+              </Text>
             )}
           </dd>
         )}
       </div>
       <div>
         <dt>{w.foc}</dt>
-        <Typography variant="figure" component="dd" className={css.mid}>
+        <Text variant="figure" as="dd" className={css.mid}>
           {frontOfCentrePct.toFixed(1)} %
-        </Typography>
+        </Text>
       </div>
       <div>
         <dt>{w.spine}</dt>
-        <Typography variant="figure" component="dd" className={css.mid}>
+        <Text variant="figure" as="dd" className={css.mid}>
           {neededSpineIn === undefined ? '—' : neededSpineIn.toFixed(3)}
-        </Typography>
+        </Text>
         <dd>
           {spineVerdict ? (
             <Tag kind={spineVerdict === 'good' ? 'in' : 'out'}>{w.verdicts[spineVerdict]}</Tag>
           ) : (
-            <Typography variant="small" color="textSecondary">
+            <Text variant="small" soft>
               {w.noBow}
-            </Typography>
+            </Text>
           )}
         </dd>
         {asWeighed && (
-          <Typography variant="small" color="textSecondary" component="dd">
+          <Text variant="small" soft as="dd">
             {w.asWeighed(
               write(asWeighed.peakN, 'force', units),
               w.verdicts[asWeighed.spineVerdict],
               perWeight(asWeighed.grainsPerPound, units),
             )}
-          </Typography>
+          </Text>
         )}
       </div>
       <div>
         <dt>{w.speed}</dt>
-        <Typography variant="figure" component="dd" className={css.mid}>
+        <Text variant="figure" as="dd" className={css.mid}>
           {speedMps === null ? '—' : write(speedMps, 'speed', units)}
-        </Typography>
-        <Typography variant="small" color="textSecondary" component="dd">
+        </Text>
+        <Text variant="small" soft as="dd">
           {energyJ === null ? w.noBow : w.energy(energyJ.toFixed(0))}
-        </Typography>
+        </Text>
       </div>
     </dl>
   );

@@ -1,9 +1,9 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { AnyPart, ArrowChoice } from '@/core/kit';
 import { perWeight, write, writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { SpineRuler } from '../../drawings/SpineRuler';
 import { WithFractions } from '../../fields/Figure';
@@ -155,15 +155,15 @@ function Take({ choice, arrows }: { choice: ArrowChoice; arrows: Builds }) {
       >
         {w.take}
         {answer?.ok && (
-          <Typography variant="figure" className={css.takePrice}>
+          <Text variant="figure" className={css.takePrice}>
             {writeMoney(answer.priceCents)}
-          </Typography>
+          </Text>
         )}
       </Button>
       {taken && (
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           {w.now(taken.label)}
-        </Typography>
+        </Text>
       )}
       {trouble && <FieldError role="alert">{trouble}</FieldError>}
     </Actions>

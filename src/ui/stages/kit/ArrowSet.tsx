@@ -1,8 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { SET_TOLERANCE_G } from '@/core/arrow';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { TextField } from '../../fields/TextField';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
@@ -59,11 +59,11 @@ export function ArrowSet() {
       </form>
       {scale.state === 'lost' && <Note role="alert">{scale.message}</Note>}
       {scale.state === 'weighing' && (
-        <Typography color="textSecondary" role="status">
+        <Text soft role="status">
           {w.weighing(set.coming)}
-        </Typography>
+        </Text>
       )}
-      {shown.length === 1 && <Typography color="textSecondary">{w.oneMore}</Typography>}
+      {shown.length === 1 && <Text soft>{w.oneMore}</Text>}
       {match.ok && (
         <>
           <Verdict>
@@ -76,18 +76,18 @@ export function ArrowSet() {
                     say(match.keptSpreadG),
                   )}
             </b>{' '}
-            <Typography color="textSecondary" component="span">
+            <Text soft as="span">
               {w.spread(say(match.meanG), say(match.spreadG), say(SET_TOLERANCE_G))}
-            </Typography>
+            </Text>
           </Verdict>
           <ol className={css.setMasses} data-part="set-masses">
             {shown.map((mass, i) => (
               <li key={i} data-out={match.leaveOut.includes(i) ? 'yes' : 'no'}>
-                <Typography variant="small" color="textSecondary">
+                <Text variant="small" soft>
                   {i + 1}
-                </Typography>
-                <Typography variant="figure">{say(mass)}</Typography>
-                {match.leaveOut.includes(i) && <Typography variant="small">{w.out}</Typography>}
+                </Text>
+                <Text variant="figure">{say(mass)}</Text>
+                {match.leaveOut.includes(i) && <Text variant="small">{w.out}</Text>}
               </li>
             ))}
           </ol>

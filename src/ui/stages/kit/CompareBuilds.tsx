@@ -3,7 +3,6 @@ import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import {
   arrowParts,
   builtArrow,
@@ -12,6 +11,7 @@ import {
   type ArrowGround,
 } from '@/core/kit';
 import { write, writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import { arrowWords as w } from '../../words';
 import { GridTable } from '../../fields/GridTable';
@@ -60,30 +60,28 @@ export function CompareBuilds({
                   <>
                     <TableCell>{parts.shaft.model}</TableCell>
                     <TableCell>
-                      <Typography variant="figure">
+                      <Text variant="figure">
                         {write(answer.massG, 'mass', units, arrowDecimals(units))}
-                      </Typography>
+                      </Text>
                     </TableCell>
                     <TableCell>
-                      <Typography variant="figure">
-                        {answer.frontOfCentrePct.toFixed(1)} %
-                      </Typography>
+                      <Text variant="figure">{answer.frontOfCentrePct.toFixed(1)} %</Text>
                     </TableCell>
                     <TableCell>
                       {answer.spineVerdict ? w.verdicts[answer.spineVerdict] : '—'}
                     </TableCell>
                     <TableCell>
-                      <Typography variant="figure">
+                      <Text variant="figure">
                         {answer.speedMps === null ? '—' : write(answer.speedMps, 'speed', units)}
-                      </Typography>
+                      </Text>
                     </TableCell>
                     <TableCell>
-                      <Typography variant="figure">
+                      <Text variant="figure">
                         {answer.energyJ === null ? '—' : w.joule(answer.energyJ.toFixed(0))}
-                      </Typography>
+                      </Text>
                     </TableCell>
                     <TableCell>
-                      <Typography variant="figure">{writeMoney(answer.priceCents)}</Typography>
+                      <Text variant="figure">{writeMoney(answer.priceCents)}</Text>
                     </TableCell>
                   </>
                 ) : (

@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
-import Typography from '@mui/material/Typography';
 import { partName, type CatalogueItem, type KitPackage, type PackagePoint } from '@/core/kit';
 import { writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { PackageChart } from '../../charts/PackageChart';
 import { kitPackages as w } from '../../words';
 import { Block, BlockTitle } from '../../pieces/layout';
@@ -36,34 +36,34 @@ export function Frontier({
           aria-label={w.pickPoint}
         >
           {points.map(({ priceCents }, i) => (
-            <Typography
+            <Text
               key={priceCents}
               type="button"
               variant="figure"
-              component="button"
+              as="button"
               className={wishCss.wish}
               data-part="wish"
               aria-pressed={i === at}
               onClick={() => setAt(i === at ? null : i)}
             >
               {writeMoney(priceCents)}
-            </Typography>
+            </Text>
           ))}
         </div>
         {point ? (
           <div className={css.frontierPoint} data-part="frontier-point">
             <p>
-              <Typography variant="figure" component="b">
+              <Text variant="figure" as="b">
                 {writeMoney(point.priceCents)}
-              </Typography>{' '}
+              </Text>{' '}
               {chosen.map(partName).join(' · ')}
             </p>
             <TakePackage items={chosen} name={writeMoney(point.priceCents)} strong={false} />
           </div>
         ) : (
-          <Typography variant="small" color="textSecondary" component="p">
+          <Text variant="small" soft as="p">
             {w.pickPoint}
-          </Typography>
+          </Text>
         )}
       </div>
     </Block>

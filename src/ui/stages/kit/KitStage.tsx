@@ -1,11 +1,11 @@
 'use client';
 import Link from 'next/link';
-import Typography from '@mui/material/Typography';
 import type { AnyPart, CatalogueItem } from '@/core/kit';
 import { isSlot, missingSlots } from '@/core/kit';
 import { jobTotal, type JobTotal } from '@/core/quote';
 import { archerCautions } from '@/core/job';
 import { perWeight, writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { dayText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -49,7 +49,7 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
       <Work>
         <Head>
           <h2>{w.title}</h2>
-          <Typography variant="big">{writeMoney(total)}</Typography>
+          <Text variant="big">{writeMoney(total)}</Text>
           <BudgetWords total={total} />
           <HeadEnd>
             <Link href={href('kit', { part: 'packages' })} prefetch={false}>
@@ -97,29 +97,23 @@ function PartByPart({ items }: { items: readonly CatalogueItem[] }) {
 function MadeOf({ total }: { total: JobTotal }) {
   const { bowCents, partsCents, workCents, workMinutes, taxPct, taxCents } = total;
   return (
-    <Typography
-      variant="small"
-      color="textSecondary"
-      component="p"
-      className={css.madeOf}
-      data-part="made-of"
-    >
+    <Text variant="small" soft as="p" className={css.madeOf} data-part="made-of">
       {w.madeOf(
         writeMoney(bowCents),
         writeMoney(partsCents),
         workMinutes > 0 ? w.madeOfWork(writeMoney(workCents), workMinutes) : null,
         w.madeOfTax(taxPct, writeMoney(taxCents)),
       )}
-    </Typography>
+    </Text>
   );
 }
 
 function BudgetWords({ total }: { total: number }) {
   const budget = useJob().snapshot.job.budgetCents;
-  if (budget === null) return <Typography variant="aside">{w.noBudget}</Typography>;
+  if (budget === null) return <Text variant="aside">{w.noBudget}</Text>;
   const left = budget - total;
   return left >= 0 ? (
-    <Typography variant="aside">{w.left(writeMoney(left))}</Typography>
+    <Text variant="aside">{w.left(writeMoney(left))}</Text>
   ) : (
     <Tag kind="out">{w.over(writeMoney(-left))}</Tag>
   );
@@ -140,9 +134,9 @@ function Together() {
       <h2>{w.together}</h2>
       <ul>
         {derived.findings.length === 0 && (
-          <Typography color="textSecondary" component="li">
+          <Text soft as="li">
             {w.nothingYet}
-          </Typography>
+          </Text>
         )}
         {all > 0 && (
           <li>{fine === all ? w.allFit(all) : w.someFit(fine, all, against, unsure.length)}</li>

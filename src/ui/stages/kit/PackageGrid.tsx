@@ -3,7 +3,6 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Close from '@mui/icons-material/Close';
 import PushPin from '@mui/icons-material/PushPinOutlined';
-import Typography from '@mui/material/Typography';
 import {
   partName,
   sellCents,
@@ -18,6 +17,7 @@ import {
   partFacts,
 } from '@/core/kit';
 import { writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
@@ -66,15 +66,15 @@ function PackageHead({ one, answer }: { one: KitPackage; answer: PackagesAnswer 
   return (
     <header>
       <h3>{w.kinds[one.kind]}</h3>
-      <Typography variant="small" color="textSecondary" component="p">
+      <Text variant="small" soft as="p">
         {w.kindSays[one.kind]}
-      </Typography>
-      <Typography variant="figure" component="p" className={css.packagePrice}>
+      </Text>
+      <Text variant="figure" as="p" className={css.packagePrice}>
         {writeMoney(answer.keptCents + one.priceCents)}
-      </Typography>
-      <Typography variant="small" color="textSecondary" component="p">
+      </Text>
+      <Text variant="small" soft as="p">
         {w.ofIt(writeMoney(one.priceCents))}
-      </Typography>
+      </Text>
       {left !== null && (
         <Tag kind={left >= 0 ? 'in' : 'out'}>
           {left >= 0 ? w.left(writeMoney(left)) : w.over(writeMoney(-left))}
@@ -86,9 +86,9 @@ function PackageHead({ one, answer }: { one: KitPackage; answer: PackagesAnswer 
         strong={one.kind === 'balanced'}
       />
       {one.cautions.length + one.unsure.length === 0 && (
-        <Typography variant="small" component="p">
+        <Text variant="small" as="p">
           {w.nothingAgainst}
-        </Typography>
+        </Text>
       )}
       <Said title={w.cautions(one.cautions.length)} texts={one.cautions} warn />
       <Said title={w.unsure(one.unsure.length)} texts={one.unsure} />
@@ -109,13 +109,13 @@ function Said({
   if (texts.length === 0) return null;
   return (
     <More title={title} strong={warn}>
-      <Typography variant="small" component="ul" className={css.unsure}>
+      <Text variant="small" as="ul" className={css.unsure}>
         {texts.map((text) => (
           <li key={text}>
             <WithFractions text={text} />
           </li>
         ))}
-      </Typography>
+      </Text>
     </More>
   );
 }
@@ -173,10 +173,10 @@ function Place({
   if (!part)
     return (
       <div className={css.place} data-part="place" data-empty="yes">
-        <Typography variant="small" color="textSecondary">
+        <Text variant="small" soft>
           {slotName(slot)}
-        </Typography>
-        <Typography color="textSecondary">{w.leftEmpty}</Typography>
+        </Text>
+        <Text soft>{w.leftEmpty}</Text>
       </div>
     );
   const { item, reasons, runnerUp } = part;
@@ -194,12 +194,12 @@ function Place({
   };
   return (
     <div className={css.place} data-part="place" data-same={same ? 'yes' : 'no'}>
-      <Typography variant="small" color="textSecondary">
+      <Text variant="small" soft>
         {slotName(slot)}
-      </Typography>
-      <Typography variant="figure" className={css.placePrice}>
+      </Text>
+      <Text variant="figure" className={css.placePrice}>
         {writeMoney(sellCents(item))}
-      </Typography>
+      </Text>
       <p className={css.placeName} data-part="place-name">
         {name}
       </p>
@@ -223,7 +223,7 @@ function Place({
           <Close fontSize="small" />
         </Button>
       </div>
-      <Typography variant="small" color="textSecondary" component="div" className={css.placeFacts}>
+      <Text variant="small" soft as="div" className={css.placeFacts}>
         {!same && <WithFractions text={partFacts(item, snapshot.shop.units)} />}
         {!same && reasons.length > 0 && (
           <span className={css.packageWhy}>
@@ -231,16 +231,16 @@ function Place({
           </span>
         )}
         {item.stock === 0 && <span className={css.packageWhy}>{w.days(item.deliveryDays)}</span>}
-      </Typography>
+      </Text>
       {trouble && (
         <FieldError className={css.placeElse} data-part="place-else" role="alert">
           {trouble}
         </FieldError>
       )}
       {why && (
-        <Typography variant="small" component="p" className={css.placeElse} data-part="place-else">
+        <Text variant="small" as="p" className={css.placeElse} data-part="place-else">
           {elseText(runnerUp)}
-        </Typography>
+        </Text>
       )}
     </div>
   );

@@ -2,8 +2,8 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { slotName, slotWeight, SLOTS, type CatalogueItem } from '@/core/kit';
+import { Text } from '../../pieces/Text';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -49,9 +49,9 @@ export function Packages({ items }: { items: readonly CatalogueItem[] }) {
         {!snapshot.bow && <Note>{w.noBow}</Note>}
         <Wishes items={items} />
         {asking && (
-          <Typography color="textSecondary" component={answer ? Heard : 'p'} role="status">
+          <Text soft as={answer ? Heard : 'p'} role="status">
             {w.asking}
-          </Typography>
+          </Text>
         )}
         {trouble && (
           <Note role="alert">
@@ -75,9 +75,7 @@ export function Packages({ items }: { items: readonly CatalogueItem[] }) {
             <Frontier points={points} packages={answer.packages} items={items} />
           </div>
         )}
-        {answer && answer.packages.length === 0 && !answer.give && (
-          <Typography color="textSecondary">{w.allChosen}</Typography>
-        )}
+        {answer && answer.packages.length === 0 && !answer.give && <Text soft>{w.allChosen}</Text>}
       </Work>
       <Margin
         because={[

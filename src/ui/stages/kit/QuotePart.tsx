@@ -2,9 +2,9 @@
 import { useEffect, useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { makeQuote, quoteChanges, type Quote } from '@/core/quote';
 import { writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { dayText, timeText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
@@ -42,8 +42,8 @@ export function QuotePart() {
       <Work>
         <Head>
           <h2>{w.title}</h2>
-          <Typography variant="big">{writeMoney(draft.totalCents)}</Typography>
-          <Typography variant="aside">{w.validUntil(dayText(draft.validUntil, today))}</Typography>
+          <Text variant="big">{writeMoney(draft.totalCents)}</Text>
+          <Text variant="aside">{w.validUntil(dayText(draft.validUntil, today))}</Text>
           {!empty && !holds && (
             <HeadEnd>
               <Button variant="contained" onClick={() => void give()}>
@@ -63,13 +63,13 @@ export function QuotePart() {
         ) : (
           <>
             <QuoteLines quote={draft} />
-            {draft.hourCents === 0 && <Typography color="textSecondary">{w.labourFree}</Typography>}
+            {draft.hourCents === 0 && <Text soft>{w.labourFree}</Text>}
           </>
         )}
         <Block>
           <BlockTitle>{w.given}</BlockTitle>
           {quotes.length === 0 ? (
-            <Typography color="textSecondary">{w.none}</Typography>
+            <Text soft>{w.none}</Text>
           ) : (
             <Rows className={css.quoteRows} data-part="quote-rows">
               {quotes.map(({ revision, at, who, totalCents, validUntil }) => (
@@ -77,27 +77,25 @@ export function QuotePart() {
                   <Link href={`/jobs/${job.id}/quote/${revision}`} prefetch={false}>
                     {w.revision(revision)}
                   </Link>
-                  <Typography color="textSecondary" component="span">
+                  <Text soft as="span">
                     {w.byOn(
                       who,
                       `${dayText(at.slice(0, 10), today)} ${timeText(at, shop.timeZone)}`,
                     )}
-                  </Typography>
+                  </Text>
                   {validUntil < today ? (
                     <Tag>{w.expired}</Tag>
                   ) : (
-                    <Typography color="textSecondary" component="span">
+                    <Text soft as="span">
                       {w.validUntil(dayText(validUntil, today))}
-                    </Typography>
+                    </Text>
                   )}
-                  <Typography variant="figure">{writeMoney(totalCents)}</Typography>
+                  <Text variant="figure">{writeMoney(totalCents)}</Text>
                 </li>
               ))}
             </Rows>
           )}
-          {changes !== null && changes.length === 0 && (
-            <Typography color="textSecondary">{w.holds}</Typography>
-          )}
+          {changes !== null && changes.length === 0 && <Text soft>{w.holds}</Text>}
         </Block>
       </Work>
       <Margin

@@ -4,7 +4,6 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import {
   BUILT_ID,
   MOST_OF_A_SLOT,
@@ -17,6 +16,7 @@ import {
   partFacts,
 } from '@/core/kit';
 import { writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { TextField } from '../../fields/TextField';
 import { Choice } from '../../fields/Choice';
 import { PartDrawing } from '../../drawings/PartDrawing';
@@ -169,32 +169,27 @@ function ItemRow({
         <b>
           {item.maker} {item.model}
         </b>
-        <Typography variant="small" color="textSecondary" component="div">
+        <Text variant="small" soft as="div">
           <WithFractions text={partFacts(item, snapshot.shop.units)} />
-        </Typography>
+        </Text>
         {against.length > 0 && (
-          <Typography variant="small" component="div" className={css.itemAgainst}>
+          <Text variant="small" as="div" className={css.itemAgainst}>
             <Tag kind={hard ? 'out' : 'warn'}>{hard ? w.refuses : w.warns}</Tag>{' '}
             <WithFractions text={against.map((finding) => finding.reason).join('; ')} />
-          </Typography>
+          </Text>
         )}
       </div>
       <div className={css.itemPrice}>
-        <Typography variant="figure">{writeMoney(own ? 0 : sellCents(item))}</Typography>
+        <Text variant="figure">{writeMoney(own ? 0 : sellCents(item))}</Text>
         {!own && item.closeOutCents !== null && (
-          <Typography
-            variant="figure"
-            color="textSecondary"
-            sx={{ fontSize: 'var(--size-fine)' }}
-            component="s"
-          >
+          <Text variant="figure" soft as="s">
             {writeMoney(item.priceCents)}
-          </Typography>
+          </Text>
         )}
         {!own && (
-          <Typography variant="small" color="textSecondary">
+          <Text variant="small" soft>
             {item.stock > 0 ? w.stock(item.stock) : w.days(item.deliveryDays)}
-          </Typography>
+          </Text>
         )}
       </div>
       {hard && !taken ? (

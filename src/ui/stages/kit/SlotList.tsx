@@ -2,9 +2,9 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { SLOTS, type Slot, type SlotInfo } from '@/core/kit';
 import { writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kit as w } from '../../words';
@@ -50,10 +50,10 @@ function SlotLine({ slot: { id, name, required }, current }: { slot: SlotInfo; c
       <span className={css.slotPart}>
         {part ? part.label : <i>{required ? w.choose : w.optional}</i>}
       </span>
-      <Typography variant="figure" className={css.slotPrice}>
+      <Text variant="figure" className={css.slotPrice}>
         {part && !part.owned && writeMoney(part.priceCents)}
         {waits && waits > snapshot.today && ' *'}
-      </Typography>
+      </Text>
     </Link>
   );
 }

@@ -1,7 +1,6 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import {
   partName,
   slotName,
@@ -10,6 +9,7 @@ import {
   type WayOut,
 } from '@/core/kit';
 import { addDays, write, writeMoney } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { dayText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
@@ -111,9 +111,9 @@ function Way({ way, items }: { way: WayOut; items: readonly CatalogueItem[] }) {
     <li>
       <div>
         <b>{say()}</b>
-        <Typography variant="small" color="textSecondary" component="div">
+        <Text variant="small" soft as="div">
           {w.ways.then(writeMoney(way.priceCents))}
-        </Typography>
+        </Text>
         {trouble && <FieldError role="alert">{trouble}</FieldError>}
       </div>
       <Button

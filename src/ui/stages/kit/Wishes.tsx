@@ -2,10 +2,10 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Close from '@mui/icons-material/Close';
-import Typography from '@mui/material/Typography';
 import { partName, slotName, SLOTS, type CatalogueItem, type Slot } from '@/core/kit';
 import type { KitWishes } from '@/core/job';
 import { read, write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { TextField } from '../../fields/TextField';
 import { Press } from '../../pieces/Press';
 import { useJob } from '../../job/JobProvider';
@@ -47,9 +47,9 @@ export function Wishes({ items }: { items: readonly CatalogueItem[] }) {
   return (
     <div className={wishCss.wishes}>
       <p className={wishCss.wishesLine}>
-        <Typography color="textSecondary" component="span">
+        <Text soft as="span">
           {w.wishes(wishes.extra.map(slotName), massSaid)}
-        </Typography>
+        </Text>
         <Button type="button" variant="link" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? w.wishesClose : w.wishesOpen}
         </Button>
@@ -57,9 +57,9 @@ export function Wishes({ items }: { items: readonly CatalogueItem[] }) {
       {open && (
         <div className={wishCss.wishesOpen}>
           <div className={wishCss.wishPlaces} role="group" aria-label={w.also}>
-            <Typography variant="small" color="textSecondary">
+            <Text variant="small" soft>
               {w.also}
-            </Typography>
+            </Text>
             {extras.map(({ id }) => (
               <Press
                 key={id}

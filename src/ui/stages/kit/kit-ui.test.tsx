@@ -61,7 +61,7 @@ test('the one total says what it is made of; work only where the shop charges fo
   const [, minutes] = /bench work € [\d ]+ for (\d+) min/.exec(made)!;
   // At a euro a minute the total is bow, parts and minutes.
   const total = document
-    .querySelector('[data-part="head"] .MuiTypography-big')!
+    .querySelector('[data-part="head"] [data-text="big"]')!
     .textContent!.replace(/\D/g, '');
   expect(Number(total)).toBe(899 + 129 + Number(minutes));
   expect(made).toContain('Bow € 899 · parts € 129');

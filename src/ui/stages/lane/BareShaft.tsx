@@ -2,11 +2,11 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { jobBareShaft, laneEntry } from '@/core/job';
 import { latest, readingText } from '@/core/setup';
 import { bareShaftTear } from '@/core/tuning';
 import { metre, read } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Dock } from '../../job/Dock';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
@@ -88,9 +88,9 @@ export function BareShaft() {
       )}
       <BareShaftMove />
       {last && (
-        <Typography color="textSecondary">
+        <Text soft>
           {last.who}: <b>{readingText(last, units)}</b>, {last.entered}
-        </Typography>
+        </Text>
       )}
     </Stack>
   );

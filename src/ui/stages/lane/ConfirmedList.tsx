@@ -1,7 +1,7 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import { jobMarks } from '@/core/job';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import { marksWords as m } from '../../words';
 import { Discard } from '../../job/Discard';
@@ -22,20 +22,20 @@ export function ConfirmedList() {
   return (
     <section>
       <BlockTitle>{m.confirmed}</BlockTitle>
-      {shots.length === 0 && <Typography color="textSecondary">{m.noneConfirmed}</Typography>}
+      {shots.length === 0 && <Text soft>{m.noneConfirmed}</Text>}
       <Rows className={css.confirmedRows} data-part="confirmed-rows">
         {shots.map((shot, i) => (
           <li key={shot.seq} data-out={odd === i ? 'yes' : 'no'}>
-            <Typography variant="figure" component="b">
+            <Text variant="figure" as="b">
               {say(shot.distanceM)}
-            </Typography>
+            </Text>
             <span className={css.markPlace}>
               {i === 0 ? m.reference : m.at(shot.dropMm.toFixed(1))}
             </span>
-            <Typography variant="small" color="textSecondary">
+            <Text variant="small" soft>
               {shot.scaleM !== null && `${m.scaleRead(say(shot.scaleM))} `}
               {fit?.ok && fit.sigmaMarkMm !== null && m.residual(signed(fit.residualsMm[i]!))}
-            </Typography>
+            </Text>
             <Discard seq={shot.seq} />
           </li>
         ))}

@@ -1,5 +1,4 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
@@ -7,6 +6,7 @@ import TableBody from '@mui/material/TableBody';
 import { slopeTable, weatherTable } from '@/core/flight';
 import { levelCosts, type JobMarks } from '@/core/job';
 import { M_PER_YARD, metre, write, type Metre } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import { marksWords } from '../../words';
 import { GridTable } from '../../fields/GridTable';
@@ -33,7 +33,7 @@ export function FieldCard({ marks }: { marks: JobMarks }) {
     <div className={css.fieldCard}>
       <section>
         <BlockTitle>{w.slope}</BlockTitle>
-        <Typography color="textSecondary">{w.slopeHint}</Typography>
+        <Text soft>{w.slopeHint}</Text>
         <CardTable
           head={head}
           rows={SLOPES.map((slope) => ({
@@ -80,7 +80,7 @@ function CardTable({
           <TableCell />
           {head.map((text) => (
             <TableCell key={text} align="right">
-              <Typography variant="figure">{text}</Typography>
+              <Text variant="figure">{text}</Text>
             </TableCell>
           ))}
         </TableRow>
@@ -93,7 +93,7 @@ function CardTable({
             </TableCell>
             {cells.map((text, i) => (
               <TableCell key={head[i]} align="right">
-                <Typography variant="figure">{text}</Typography>
+                <Text variant="figure">{text}</Text>
               </TableCell>
             ))}
           </TableRow>

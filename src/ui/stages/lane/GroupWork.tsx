@@ -1,8 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { TargetDrawing } from '../../drawings/TargetDrawing';
 import { SmallNumber } from '../../fields/SmallNumber';
 import { useJob } from '../../job/JobProvider';
@@ -25,12 +25,12 @@ export function GroupWork({ radiusMm }: { radiusMm: number }) {
       <Stack spacing={2}>
         <GroupFields group={group} />
         {group.spread && (
-          <Typography variant="small" color="textSecondary" component="p">
+          <Text variant="small" soft as="p">
             {m.group(
               `${group.spread.rmsMm.toFixed(0)} mm`,
               `${group.spread.widestMm.toFixed(0)} mm`,
             )}
-          </Typography>
+          </Text>
         )}
         {group.answer && <GroupJudgement answer={group.answer} />}
         <GroupActions group={group} />
@@ -58,9 +58,9 @@ function TargetSide({ group }: { group: Group }) {
         onTap={group.add}
       />
       <Actions className={entryCss.hitActions}>
-        <Typography variant="figure" component="b">
+        <Text variant="figure" as="b">
           {w.hits(group.hits.length)}
-        </Typography>
+        </Text>
         {small(w.removeLast, group.hits.length === 0 ? null : group.removeLast)}
         {small(w.closer, group.closer)}
         {small(w.wider, group.wider)}
@@ -101,13 +101,13 @@ function GroupFields({ group }: { group: Group }) {
           />
         )}
       </div>
-      <Typography color="textSecondary">
+      <Text soft>
         {further
           ? `${m.dropRead} ${expected === null ? '' : m.dropHint(expected.toFixed(1))}`
           : first === null
             ? w.hitsHint
             : m.first(write(first, 'distance', units, { decimals: 0 }))}
-      </Typography>
+      </Text>
     </>
   );
 }

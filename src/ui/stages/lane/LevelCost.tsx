@@ -1,12 +1,13 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import { USUAL_FIRST_M } from '@/core/flight';
 import { levelCosts, levelFlight, type Axis } from '@/core/job';
 import { latest, setupValue, type SetupKey } from '@/core/setup';
 import { metre, write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { Note } from '../../pieces/texts';
 import { useJob } from '../../job/JobProvider';
 import { marksWords as m } from '../../words';
+import css from './LevelCost.module.css';
 
 const AXES: Partial<Record<SetupKey, Axis>> = {
   firstAxis: 'first',
@@ -38,8 +39,8 @@ export function LevelCost({ of }: { of: SetupKey }) {
   return out ? (
     <Note sx={{ my: 1 }}>{said}</Note>
   ) : (
-    <Typography color="textSecondary" sx={{ my: 1 }}>
+    <Text soft className={css.cost}>
       {said}
-    </Typography>
+    </Text>
   );
 }

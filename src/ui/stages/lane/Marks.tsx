@@ -5,11 +5,11 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
-import Typography from '@mui/material/Typography';
 import { itemOf } from '@/core/kit';
 import { jobMarks, markDistances, type JobMarks, type MarkInput } from '@/core/job';
 import { latest } from '@/core/setup';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { ResidualChart } from '../../charts/ResidualChart';
 import { MarksTape } from '../../drawings/MarksTape';
 import { WithFractions } from '../../fields/Figure';
@@ -123,30 +123,26 @@ function MarkRows({ marks }: { marks: JobMarks }) {
                   data-confirmed={confirmed(mark.distanceM) ? 'yes' : 'no'}
                 >
                   <TableCell>
-                    <Typography variant="figure" component="b">
+                    <Text variant="figure" as="b">
                       {say(mark.distanceM)}
-                    </Typography>
+                    </Text>
                   </TableCell>
                   <TableCell align="right" className={css.strong}>
-                    <Typography variant="figure">
-                      {signed(first - mark.pinAboveArrowMm)} mm
-                    </Typography>
+                    <Text variant="figure">{signed(first - mark.pinAboveArrowMm)} mm</Text>
                   </TableCell>
                   <TableCell align="right">
-                    <Typography variant="figure" color="textSecondary">
+                    <Text variant="figure" soft>
                       {mark.sigma === null ? '' : mark.sigma.toFixed(1)}
-                    </Typography>
+                    </Text>
                   </TableCell>
                   <TableCell align="right">
-                    <Typography variant="figure">{mark.timeOfFlightS.toFixed(2)} s</Typography>
+                    <Text variant="figure">{mark.timeOfFlightS.toFixed(2)} s</Text>
                   </TableCell>
                   <TableCell align="right">
-                    <Typography variant="figure">
-                      {write(mark.impactSpeedMps, 'speed', units)}
-                    </Typography>
+                    <Text variant="figure">{write(mark.impactSpeedMps, 'speed', units)}</Text>
                   </TableCell>
                   <TableCell align="right">
-                    <Typography variant="figure">{mark.impactEnergyJ.toFixed(0)} J</Typography>
+                    <Text variant="figure">{mark.impactEnergyJ.toFixed(0)} J</Text>
                   </TableCell>
                 </TableRow>
               ))}
@@ -221,16 +217,16 @@ function Inputs({ inputs }: { inputs: readonly MarkInput[] }) {
           <li key={name}>
             {name}{' '}
             {si !== null && (
-              <Typography variant="figure" component="b">
+              <Text variant="figure" as="b">
                 <WithFractions
                   text={quantity === 'number' ? si.toFixed(2) : write(si, quantity, units)}
                 />
-              </Typography>
+              </Text>
             )}{' '}
             {from === 'measured' || from === 'shots' ? (
-              <Typography color="textSecondary" component="span">
+              <Text soft as="span">
                 {w.from[from]}
-              </Typography>
+              </Text>
             ) : (
               <Tag kind={from === 'missing' ? 'out' : 'warn'}>{w.from[from]}</Tag>
             )}

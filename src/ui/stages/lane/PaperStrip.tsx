@@ -1,8 +1,8 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import { movedValues } from '@/core/job';
 import { MOVED_BY_PAPER, setupValue, tearWords, writeValue, type Reading } from '@/core/setup';
 import { ADJUSTMENTS } from '@/core/tuning';
+import { Text } from '../../pieces/Text';
 import { PaperDrawing } from '../../drawings/PaperDrawing';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
@@ -34,7 +34,7 @@ export function PaperStrip() {
     <Block>
       <h3>{w.history}</h3>
       {rows.length === 0 ? (
-        <Typography color="textSecondary">{w.noHistory}</Typography>
+        <Text soft>{w.noHistory}</Text>
       ) : (
         <ul className={css.papers} data-part="papers">
           {rows.map((reading) =>
@@ -59,9 +59,9 @@ function SmallPaper({ reading }: { reading: Reading }) {
       <PaperDrawing nock={tear} small />
       <b>{tearWords(tear.rightMm, tear.upMm)}</b>
       <Tag kind={good ? 'in' : 'warn'}>{good ? w.good : w.tearOut}</Tag>
-      <Typography variant="small" color="textSecondary">
+      <Text variant="small" soft>
         {reading.who}, {whenText(reading.at, snapshot.shop.timeZone, snapshot.today)}
-      </Typography>
+      </Text>
       <Discard seq={reading.seq} />
     </li>
   );
@@ -71,12 +71,12 @@ function MoveItem({ reading }: { reading: Reading }) {
   const { snapshot } = useJob();
   return (
     <li className={css.paperMove}>
-      <Typography variant="small" color="textSecondary">
+      <Text variant="small" soft>
         {setupValue(reading.key).name}
-      </Typography>
-      <Typography variant="figure" component="b">
+      </Text>
+      <Text variant="figure" as="b">
         {writeValue(reading.key, reading.si ?? 0, snapshot.shop.units, true)}
-      </Typography>
+      </Text>
     </li>
   );
 }

@@ -1,10 +1,10 @@
 'use client';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { pinDistances, pinLayout, type PinPlace } from '@/core/flight';
 import { dropsBelow, laneEntry, type JobMarks } from '@/core/job';
 import { itemOf } from '@/core/kit';
 import { M_PER_YARD, metre, mm, read, write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { PinsDrawing } from '../../drawings/PinsDrawing';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
@@ -121,17 +121,15 @@ export function PinGaps({ marks }: { marks: JobMarks }) {
 function PinRow({ pin, say }: { pin: PinPlace; say: (distanceM: number) => string }) {
   return (
     <li data-out={pin.fits ? 'no' : 'yes'}>
-      <Typography variant="figure" component="b">
+      <Text variant="figure" as="b">
         {say(pin.distanceM)}
-      </Typography>
-      <Typography variant="figure">
-        {pin.gapMm === null ? '' : w.gap(pin.gapMm.toFixed(1))}
-      </Typography>
+      </Text>
+      <Text variant="figure">{pin.gapMm === null ? '' : w.gap(pin.gapMm.toFixed(1))}</Text>
       <Tag kind={pin.fits ? 'in' : 'out'}>{pin.fits ? w.fits : w.fitsNot}</Tag>
       {pin.touches && (
-        <Typography variant="small" color="textSecondary">
+        <Text variant="small" soft>
           {w.touches}
-        </Typography>
+        </Text>
       )}
     </li>
   );

@@ -1,10 +1,10 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { laneEntry } from '@/core/job';
 import { latest } from '@/core/setup';
 import { read, write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
 import { marksWords as m } from '../../words';
@@ -50,7 +50,7 @@ export function ScaleReads() {
       }}
     >
       <BlockTitle>{m.scaleTitle}</BlockTitle>
-      <Typography color="textSecondary">{m.scaleHint}</Typography>
+      <Text soft>{m.scaleHint}</Text>
       <div className={entryCss.tearFields}>
         <SmallNumber
           label={m.trueDistance}

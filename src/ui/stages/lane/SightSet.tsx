@@ -1,8 +1,8 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { isFinished } from '@/core/route';
+import { Text } from '../../pieces/Text';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { bench, lane as w } from '../../words';
@@ -40,9 +40,9 @@ export function SightSet() {
                 >
                   {entry.template.title}{' '}
                   {isFinished(entry) && (
-                    <Typography color="textSecondary" component="span">
+                    <Text soft as="span">
                       {bench.states.done}
-                    </Typography>
+                    </Text>
                   )}
                 </Button>
               </li>

@@ -3,12 +3,12 @@ import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { readChronographLine } from '@/contracts/chronograph';
 import { chronograph } from '@/core/bow';
 import { archerCautions, jobSpeed, laneEntry, readOptionsFor } from '@/core/job';
 import { latest, setupValue, type SpeedShot } from '@/core/setup';
 import { read, write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { MeasureField } from '../../fields/MeasureField';
 import { useDevice } from '../../fields/useDevice';
 import { useJob } from '../../job/JobProvider';
@@ -141,9 +141,9 @@ function SpeedEntry() {
           {other && (
             <>
               <SmallNumber label={s.otherMass} text={mass} onText={setMass} result={massRead} />
-              <Typography variant="small" color="textSecondary" component="p">
+              <Text variant="small" soft as="p">
                 {s.otherHint}
-              </Typography>
+              </Text>
             </>
           )}
           <MeasureField
@@ -171,9 +171,9 @@ function SpeedEntry() {
           </Button>
         </Actions>
         {device.state !== 'idle' && (
-          <Typography color="textSecondary" role="status">
+          <Text soft role="status">
             {d.live(device.device, device.got.length, device.leftOut)}
-          </Typography>
+          </Text>
         )}
         {device.message && <Note role="alert">{device.message}</Note>}
         <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>

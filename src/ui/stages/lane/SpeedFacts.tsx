@@ -1,7 +1,7 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import { jobSpeed } from '@/core/job';
 import { J_PER_FOOT_POUND, N_PER_POUND, perWeight, write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import { speedWords as s } from '../../words';
 import { Block, BlockTitle, Split } from '../../pieces/layout';
@@ -27,29 +27,26 @@ export function SpeedFacts() {
         <BlockTitle>{s.carries}</BlockTitle>
         <dl className={css.factsGrid}>
           <dt>{s.energy}</dt>
-          <Typography variant="figure" component="dd">
+          <Text variant="figure" as="dd">
             {trade ? (
               <>
                 {`${(figures.energyJ * FT_LB_PER_J).toFixed(1)} ft·lb`}{' '}
-                <Typography
-                  variant="small"
-                  color="textSecondary"
-                >{`${figures.energyJ.toFixed(0)} J`}</Typography>
+                <Text variant="small" soft>{`${figures.energyJ.toFixed(0)} J`}</Text>
               </>
             ) : (
               `${figures.energyJ.toFixed(1)} J`
             )}
-          </Typography>
+          </Text>
           <dt>{s.momentum}</dt>
-          <Typography variant="figure" component="dd">
+          <Text variant="figure" as="dd">
             {trade
               ? `${(figures.momentumNs * SLUG_FT_S_PER_NS).toFixed(2)} slug·ft/s`
               : `${figures.momentumNs.toFixed(2)} kg·m/s`}
-          </Typography>
+          </Text>
           <dt>{s.grPerLb}</dt>
-          <Typography variant="figure" component="dd">
+          <Text variant="figure" as="dd">
             {perWeight(figures.grainsPerPound, units)}
-          </Typography>
+          </Text>
         </dl>
         {figures.grainsPerPound < NEAR_LIMIT && (
           <Note kind="stop">{s.light(perWeight(NEAR_LIMIT, units))}</Note>
@@ -64,35 +61,35 @@ export function SpeedFacts() {
             <>
               <dl className={css.factsGrid}>
                 <dt>{s.efficiency}</dt>
-                <Typography variant="figure" component="dd">
+                <Text variant="figure" as="dd">
                   {pct(model.efficiency)}{' '}
                   {ratedEfficiency !== null && (
-                    <Typography variant="small" color="textSecondary">
+                    <Text variant="small" soft>
                       {s.rated(pct(ratedEfficiency))}
-                    </Typography>
+                    </Text>
                   )}
-                </Typography>
+                </Text>
                 <dt>{s.virtual}</dt>
-                <Typography variant="figure" component="dd">
+                <Text variant="figure" as="dd">
                   {write(model.virtualMassG, 'mass', units)}{' '}
-                  <Typography variant="small" color="textSecondary">
+                  <Text variant="small" soft>
                     {model.fittedMass ? s.fittedVirtual : s.usualVirtual}
-                  </Typography>
-                </Typography>
+                  </Text>
+                </Text>
               </dl>
               <h4>{s.others}</h4>
               <ul className={css.otherArrows}>
                 {others.map((other) => (
                   <li key={other.arrowG}>
-                    <Typography variant="figure" color="textSecondary">
+                    <Text variant="figure" soft>
                       {write(other.arrowG, 'mass', units)}
-                    </Typography>{' '}
-                    <Typography variant="figure" component="b">
+                    </Text>{' '}
+                    <Text variant="figure" as="b">
                       {write(other.speedMps, 'speed', units)}
-                    </Typography>{' '}
-                    <Typography variant="small" color="textSecondary">
+                    </Text>{' '}
+                    <Text variant="small" soft>
                       {perWeight(other.grPerLb, units)}
-                    </Typography>
+                    </Text>
                   </li>
                 ))}
               </ul>

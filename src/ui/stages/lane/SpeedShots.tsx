@@ -1,9 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { ChronographResult } from '@/core/bow';
 import type { SpeedShot } from '@/core/setup';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import type { Trouble } from '../../keep/post';
 import { devices as d, speedWords as s } from '../../words';
@@ -40,32 +40,30 @@ export function SpeedShots({
       <BlockTitle>{s.shots}</BlockTitle>
       {stale && <Note>{s.again}</Note>}
       {result && (
-        <p>
-          <Typography variant="huge" component="b">
+        <div>
+          <Text variant="huge" as="b">
             {say(result.speedMps)}
-          </Typography>
-          <Typography color="textSecondary" component="span" sx={{ display: 'block' }}>
+          </Text>
+          <Text soft>
             {s.mean(counted.length)}
             {result.scatterMps !== null && `, ${s.scatter(say(result.scatterMps))}`}
-          </Typography>
-        </p>
+          </Text>
+        </div>
       )}
-      {counted.length === 1 && <Typography color="textSecondary">{s.oneMore}</Typography>}
+      {counted.length === 1 && <Text soft>{s.oneMore}</Text>}
       {odd && <Note role="alert">{s.ask(say(odd.mps))}</Note>}
-      {shots.length === 0 && coming.length === 0 && !stale && (
-        <Typography color="textSecondary">{s.none}</Typography>
-      )}
+      {shots.length === 0 && coming.length === 0 && !stale && <Text soft>{s.none}</Text>}
       <Rows className={css.shotRows} data-part="shot-rows">
         {shots.map((shot, i) => (
           <li key={i} data-out={shot.discarded === null ? 'no' : 'yes'}>
-            <Typography variant="figure">{say(shot.mps)}</Typography>
-            <Typography variant="small" color="textSecondary">
+            <Text variant="figure">{say(shot.mps)}</Text>
+            <Text variant="small" soft>
               {shot.discarded !== null
                 ? d.leftOut(shot.discarded)
                 : shot.device
                   ? d.fromDevice
                   : d.typed}
-            </Typography>
+            </Text>
             {shot.discarded !== null ? (
               <Button variant="text" size="small" onClick={() => void put(i, null)}>
                 {d.keepIt}
@@ -78,12 +76,12 @@ export function SpeedShots({
           </li>
         ))}
         {coming.map((mps, i) => (
-          <Typography key={`c${i}`} color="textSecondary" component="li">
-            <Typography variant="figure">{say(mps)}</Typography>
-            <Typography variant="small" color="textSecondary">
+          <Text key={`c${i}`} soft as="li">
+            <Text variant="figure">{say(mps)}</Text>
+            <Text variant="small" soft>
               {d.fromDevice}
-            </Typography>
-          </Typography>
+            </Text>
+          </Text>
         ))}
       </Rows>
       {onFresh && (

@@ -1,9 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { tapeSvg } from '@/core/sheet';
 import { write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { TextField } from '../../fields/TextField';
 import { Choice } from '../../fields/Choice';
 import { useJob } from '../../job/JobProvider';
@@ -114,9 +114,9 @@ export function TapeMaker() {
             alt={w.preview}
             src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(tapeSvg(answer.sheet, true))}`}
           />
-          <Typography variant="small" color="textSecondary" component="figcaption">
+          <Text variant="small" soft as="figcaption">
             {w.preview}
-          </Typography>
+          </Text>
         </figure>
       )}
     </div>

@@ -1,9 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { tearWords } from '@/core/setup';
 import type { PaperTuneResult } from '@/core/tuning';
+import { Text } from '../../pieces/Text';
 import { PaperDrawing } from '../../drawings/PaperDrawing';
 import { Choice } from '../../fields/Choice';
 import { NumberSet } from '../../fields/NumberSet';
@@ -29,9 +29,9 @@ export function TearEntry({ tune }: { tune: PaperTuneResult }) {
           expected={t.tear ? null : (tune.advice?.expected ?? null)}
           onTap={t.tap}
         />
-        <Typography variant="small" color="textSecondary" component="p">
+        <Text variant="small" soft as="p">
           {w.tapHint}
-        </Typography>
+        </Text>
         <Choice
           label={p.tapWhat}
           value={t.tapping}

@@ -1,7 +1,7 @@
 'use client';
-import Typography from '@mui/material/Typography';
 import { jobThirdAxis, laneEntry, THIRD_AXIS_FINE_DEG } from '@/core/job';
 import { read } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
 import { marksWords } from '../../words';
@@ -42,7 +42,7 @@ export function ThirdAxisShot() {
   return (
     <Block>
       <BlockTitle>{w.title}</BlockTitle>
-      <Typography color="textSecondary">{w.hint}</Typography>
+      <Text soft>{w.hint}</Text>
       <div className={entryCss.tearFields}>
         <SmallNumber
           label={w.distance}

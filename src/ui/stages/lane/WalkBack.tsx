@@ -2,11 +2,11 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import { laneEntry } from '@/core/job';
 import { driftWords, latest } from '@/core/setup';
 import { walkBack } from '@/core/tuning';
 import { metre, mm, read, write } from '@/core/units';
+import { Text } from '../../pieces/Text';
 import { WalkBackDrawing } from '../../drawings/WalkBackDrawing';
 import { Dock } from '../../job/Dock';
 import { useKept } from '../../keep/useKept';
@@ -109,8 +109,8 @@ export function WalkBack() {
           <Rows>
             {hits.map((hit, i) => (
               <li key={i}>
-                <Typography variant="figure">{hit.distance}</Typography>
-                <Typography variant="figure">{hit.right}</Typography>
+                <Text variant="figure">{hit.distance}</Text>
+                <Text variant="figure">{hit.right}</Text>
                 <Button
                   variant="text"
                   size="small"
@@ -124,7 +124,7 @@ export function WalkBack() {
         )}
         {answer?.ok && <Says answer={answer} noted={hits.length === 0} />}
         {stale && hits.length === 0 && <Note>{p.again}</Note>}
-        {answer && !answer.ok && <Typography color="textSecondary">{answer.message}</Typography>}
+        {answer && !answer.ok && <Text soft>{answer.message}</Text>}
         {hits.length > 0 && (
           <Button variant="contained" disabled={!answer?.ok} onClick={take}>
             {p.take}

@@ -2,9 +2,9 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { PIVOT_TO_STANDARD_MM } from '@/core/bow';
 import { TAKEN_OVER, type EarlierJob } from '@/core/job';
+import { Text } from '../../pieces/Text';
 import { WithFractions } from '../../fields/Figure';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
@@ -38,15 +38,15 @@ function EarlierEntry({ job }: { job: EarlierJob }) {
   return (
     <li>
       <b>{job.bow ?? w.earlierNone}</b>
-      <Typography variant="small" color="textSecondary" component="div">
+      <Text variant="small" soft as="div">
         #{job.number}, {whenText(job.createdAt, snapshot.shop.timeZone, snapshot.today)}
-      </Typography>
+      </Text>
       {figures.length > 0 && (
-        <Typography variant="figure" component="div">
+        <Text variant="figure" as="div">
           <WithFractions text={figures.join(' · ')} />
-        </Typography>
+        </Text>
       )}
-      <Typography variant="small" component="div">
+      <Text variant="small" as="div">
         <Link href={`/jobs/${job.jobId}`} prefetch={false}>
           {w.earlierOpen}
         </Link>
@@ -58,7 +58,7 @@ function EarlierEntry({ job }: { job: EarlierJob }) {
             </Link>
           </>
         )}
-      </Typography>
+      </Text>
       {rows.length > 0 && (
         <Button
           variant="outlined"

@@ -3,7 +3,6 @@ import { useEffect, useRef, useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import Check from '@mui/icons-material/Check';
-import Typography from '@mui/material/Typography';
 import {
   archerCautions,
   asked,
@@ -13,6 +12,7 @@ import {
   type Question,
   type QuestionId,
 } from '@/core/job';
+import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { dayText } from '../../fields/dates';
 import { useKeys } from '../../frame/useKeys';
@@ -71,7 +71,7 @@ export function MeetStage() {
       <Work>
         <Head>
           <h2>{w.title}</h2>
-          <Typography variant="aside">{w.lead}</Typography>
+          <Text variant="aside">{w.lead}</Text>
           <HeadEnd>
             <Button variant="text" onClick={() => setAll(!all)}>
               {all ? w.oneByOne : w.allAtOnce}
@@ -139,10 +139,10 @@ function QuestionRow({
           <span className={css.questionAnswer}>
             {told ? answer : state === 'later' ? w.putOff : ''}
             {state === 'known' && (
-              <Typography variant="small" color="textSecondary">
+              <Text variant="small" soft>
                 {' '}
                 {w.knownBefore}
-              </Typography>
+              </Text>
             )}
           </span>
           {told && <span className={css.questionUse}>{use}</span>}

@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
-import Typography from '@mui/material/Typography';
 import Stack from '@mui/material/Stack';
 import { archerCautions, readOptionsFor } from '@/core/job';
 import { latest, readingText, setupValue } from '@/core/setup';
+import { Text } from '../../pieces/Text';
 import { Choice } from '../../fields/Choice';
 import { MeasureField } from '../../fields/MeasureField';
 import { useJob } from '../../job/JobProvider';
@@ -34,7 +34,7 @@ export function SteadyStage() {
       <Work>
         <Head>
           <h2>{w.title}</h2>
-          <Typography variant="aside">{w.lead}</Typography>
+          <Text variant="aside">{w.lead}</Text>
         </Head>
         <Block as="div">
           <Stack spacing={2} component="section">
@@ -48,12 +48,12 @@ export function SteadyStage() {
             <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
             {mass && (
               <p>
-                <Typography color="textSecondary" component="span">
+                <Text soft as="span">
                   {w.mass}
-                </Typography>{' '}
-                <Typography variant="big" component="b">
+                </Text>{' '}
+                <Text variant="big" as="b">
                   {readingText(mass, units)}
-                </Typography>
+                </Text>
               </p>
             )}
           </Stack>
