@@ -108,7 +108,7 @@ describe.each([
     expect(await pageText(page, '[data-part="map"]')).toMatch(/Bow map .*5 again/);
     const strip = await find(page, '[data-part="map"] button');
     const { x, y } = await strip.clickablePoint();
-    // Pulled with a finger, pushed shut again, then tapped.
+    // Pulled open with a finger, later pressed.
     const finger = await page.touchscreen.touchStart(x, y);
     await finger.move(x, y + 60);
     await finger.end();
@@ -118,7 +118,7 @@ describe.each([
     await (await find(page, part)).click();
     await reads(page, 'Set the centre shot', '[data-part="step-title"]');
     expect(await tall('map')).toBeLessThan(60);
-    await (await find(page, '[data-part="map"] button')).tap();
+    await (await find(page, '[data-part="map"] button')).click();
     await page.waitForSelector('[data-part="map"][data-pulled="true"]');
   });
 
@@ -136,6 +136,16 @@ describe.each([
     await page.evaluate(() => window.scrollTo(0, 0));
     const outside = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
     expect(outside).toBe(0);
+    await page.$eval('[data-part="day-plan"]', (box) => (box.scrollLeft = 0));
+    // What lets a visit be taken hold of comes when the page stands.
+    const box = await find(page, '[data-part="visit-box"][aria-describedby]');
+    const { x, y } = (await box.boundingBox())!;
+    const finger = await page.touchscreen.touchStart(x + 8, y + 20);
+    // Held, not swiped: a swipe pushes the day along.
+    await page.evaluate(() => new Promise((held) => setTimeout(held, 300)));
+    for (let i = 1; i <= 8; i++) await finger.move(x + 8 + i * 14, y + 20);
+    await finger.end();
+    await reads(page, 'put here', '[data-part="calendar-rows"]');
   });
 });
 

@@ -2,7 +2,7 @@
 import { useRef, useState, type ComponentProps } from 'react';
 import {
   DndContext,
-  PointerSensor,
+  MouseSensor,
   TouchSensor,
   useDraggable,
   useSensor,
@@ -24,7 +24,7 @@ export function MovableDay({ onPut, ...day }: MovableDayProps) {
   const scale = useRef(1);
   const [moving, setMoving] = useState<{ key: string; by: number } | null>(null);
   const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 8 } }),
+    useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 220, tolerance: 8 } }),
   );
   const minutesBy = (pixels: number) => Math.round(pixels / scale.current / SNAP_MIN) * SNAP_MIN;

@@ -1,15 +1,13 @@
 'use client';
 import type { ReactNode } from 'react';
-import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
 import type { CurvePoint } from '@/core/bow';
 import { MM_PER_INCH, N_PER_POUND, type ShopUnits } from '@/core/units';
 import { bow as w } from '../words';
 import { chartBase } from './chart-base';
+import { Chart } from './Chart';
 import chartCss from './chart.module.css';
 import css from './DrawForceChart.module.css';
-
-const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 
 /** One line of the chart; told apart by its stroke, not by colour alone. */
 export interface ForceLine {

@@ -1,14 +1,12 @@
 'use client';
-import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
 import type { BowRecord } from '@/core/bow';
 import type { LimbBoltReading, LimbBoltResult } from '@/core/fit';
 import { N_PER_POUND, type ShopUnits } from '@/core/units';
 import { bow as w } from '../words';
 import { chartBase } from './chart-base';
+import { Chart } from './Chart';
 import chartCss from './chart.module.css';
-
-const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 
 /** Weight over turns as learned from this bow, its weighings, and the weight wanted. */
 export function LimbBoltChart({

@@ -1,12 +1,11 @@
 'use client';
-import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
 import type { KitPackage, PackagePoint } from '@/core/kit';
 import { kitPackages as w } from '../words';
 import { chartBase } from './chart-base';
+import { Chart } from './Chart';
 import chartCss from './chart.module.css';
 
-const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 /** Round sums between the numbers below; the first that leaves few enough of them. */
 const GRIDS_EUR = [50, 100, 200, 250, 500, 1000, 2500];
 const MOST_NUMBERS = 7;

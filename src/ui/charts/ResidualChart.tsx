@@ -1,5 +1,4 @@
 'use client';
-import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
 import clsx from 'clsx';
 import { metresPer, write, type ShopUnits } from '@/core/units';
@@ -7,10 +6,9 @@ import { marksWords as m } from '../words';
 import { BlockTitle } from '../pieces/layout';
 import { Heard } from '../pieces/texts';
 import { chartBase } from './chart-base';
+import { Chart } from './Chart';
 import chartCss from './chart.module.css';
 import css from './ResidualChart.module.css';
-
-const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 
 /** Confirmed marks against the fit: how far each stands off it, in a band of its scatter. */
 export function ResidualChart({

@@ -1,24 +1,16 @@
 'use client';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
-import dynamic from 'next/dynamic';
 import { ThemeProvider } from '@mui/material/styles';
 import type { Shop } from '@/core/job';
 import { theme } from '../theme/theme';
 import { SCHEME } from '../theme/tokens';
 import { VARIABLES } from '../theme/variables';
 import { useServiceWorker } from '../keep/connection';
+import { useDialog } from './useDialog';
 import { useKeys, usePageKeys } from './useKeys';
 import { ShellContext, type Opened } from './useShell';
 import { useWho } from './useWho';
 
-const dialogs = {
-  find: () => import('./FindDialog').then(({ FindDialog }) => FindDialog),
-  new: () => import('./NewJobDialog').then(({ NewJobDialog }) => NewJobDialog),
-  keys: () => import('./KeysDialog').then(({ KeysDialog }) => KeysDialog),
-};
-const FindDialog = dynamic(dialogs.find, { ssr: false });
-const NewJobDialog = dynamic(dialogs.new, { ssr: false });
-const KeysDialog = dynamic(dialogs.keys, { ssr: false });
 /** The variables stand in a sheet of their own; known to the provider, not to its types. */
 const WRITTEN_ONCE = { disableStyleSheetGeneration: true } as object;
 
@@ -33,10 +25,7 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
     // From here on keys and taps are heard; what drives the page from outside waits for it.
     document.documentElement.dataset.ready = 'yes';
   }, []);
-  useEffect(() => {
-    // The page stands; its windows are fetched, so that they open at once and without a connection.
-    Object.values(dialogs).forEach((load) => void load().catch(() => undefined));
-  }, []);
+  const Dialog = useDialog(opened);
   const value = useMemo(() => ({ shop, who, setWho, open }), [shop, who, setWho]);
   const close = () => open(null);
   return (
@@ -51,9 +40,7 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
       </style>
       <ShellContext value={value}>
         {children}
-        {opened === 'find' && <FindDialog onClose={close} />}
-        {opened === 'new' && <NewJobDialog onClose={close} />}
-        {opened === 'keys' && <KeysDialog onClose={close} />}
+        {Dialog && <Dialog onClose={close} />}
       </ShellContext>
     </ThemeProvider>
   );

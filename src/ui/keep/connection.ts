@@ -41,6 +41,8 @@ const subscribe = (listener: () => void) => {
   return () => void listeners.delete(listener);
 };
 
+export const isConnected = (): boolean => connected;
+
 export const useConnected = (): boolean =>
   useSyncExternalStore(
     subscribe,
