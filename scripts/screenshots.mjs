@@ -20,7 +20,10 @@ needPackages();
 needChromium();
 if (!needBuild()) stop('The build failed; the reason stands above.');
 
-/** View name, ticket of whose job, path in the job; `extra` ones are taken only when asked for. */
+/**
+ * View name, ticket of whose job, path in the job; `extra` ones are taken only when asked for, some in a
+ * size of their own.
+ */
 const VIEWS = [
   ['today', null, '/'],
   ['meet', 'Noor', 'meet'],
@@ -31,7 +34,7 @@ const VIEWS = [
   ['fit-release', 'Ove', 'fit?part=release', 'extra'],
   ['fit-old', 'Jarle', 'fit?part=old', 'extra'],
   ['bow-choose', 'Noor', 'bow'],
-  ['bow-draw-off', 'Casimir', 'bow?part=drawOff'],
+  ['bow-draw-off', 'Casimir', 'bow?part=drawOff', 'extra'],
   ['bow-twists', 'Ilse', 'bow?part=twists', 'extra'],
   ['stock-bows', null, '/shop/bows', 'extra'],
   ['stock-parts', null, '/shop/parts'],
@@ -55,12 +58,14 @@ const VIEWS = [
   ['lane-speed', 'Aino', 'lane?part=speed', 'extra'],
   ['lane-distances', 'Aino', 'lane?part=first'],
   ['lane-marks', 'Aino', 'lane?part=marks'],
-  ['lane-tape', 'Aino', 'lane?part=marks&view=tape'],
+  ['lane-tape', 'Aino', 'lane?part=marks&view=tape', 'extra'],
   ['lane-field', 'Aino', 'lane?part=marks&view=field', 'extra'],
   ['lane-level', 'Teodor', 'bench?step=levels&value=secondAxis', 'extra'],
   ['steady', 'Aino', 'steady', 'extra'],
   ['handover', 'Aino', 'handover'],
   ['sheet', 'Aino', 'sheet/1'],
+  ['upright', 'Ilse', 'fit', '820x1180'],
+  ['telephone', 'Ilse', 'bench', '390x844'],
 ];
 
 const option = (name) => process.argv.find((arg) => arg.startsWith(`--${name}=`))?.split('=')[1];
@@ -81,7 +86,6 @@ const browser = await puppeteer.launch({
 });
 try {
   const page = await browser.newPage();
-  await page.setViewport({ width, height });
   if (dim) await page.evaluateOnNewDocument(() => localStorage.setItem('waffenrad.scheme', 'dark'));
   page.on(
     'console',
@@ -89,8 +93,10 @@ try {
   );
   page.on('pageerror', (error) => console.log('page error:', error.message));
   const ids = new Map();
-  for (const [name, who, path, extra] of VIEWS) {
-    if (only ? !only.includes(name) : extra) continue;
+  for (const [name, who, path, how = ''] of VIEWS) {
+    if (only ? !only.includes(name) : how === 'extra') continue;
+    const [wide, high] = /^\d+x\d+$/.test(how) ? how.split('x').map(Number) : [width, height];
+    await page.setViewport({ width: wide, height: high });
     if (who && !ids.has(who)) {
       const found = await (await fetch(`${url}/api/v1/find?q=${who}`)).json();
       ids.set(who, found[0].jobId);

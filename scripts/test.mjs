@@ -1,4 +1,5 @@
 /** Everything in one go: packages, browser, types, lint, units, build, journeys; then one plain line. */
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { relative } from 'node:path';
 import { bin, needBuild, needChromium, needPackages, ROOT, run, say } from './lib.mjs';
@@ -41,16 +42,37 @@ function jest(config) {
   return ok;
 }
 
-count(step('type check', () => run(bin('tsc'), ['--noEmit'])));
-count(
-  step(
-    'lint',
-    () =>
-      run(bin('eslint'), ['.', '--max-warnings', '0']) &&
-      run(bin('knip'), ['--no-progress']) &&
-      run(bin('prettier'), ['--check', '--log-level', 'warn', '.']),
-  ),
-);
+/** Commands one after another; what they say is kept until they are done. */
+async function quietly(commands) {
+  let said = '';
+  for (const [name, ...args] of commands) {
+    const code = await new Promise((done) => {
+      const child = spawn(bin(name), args, { cwd: ROOT });
+      for (const out of [child.stdout, child.stderr]) out.on('data', (text) => (said += text));
+      child.on('close', done);
+    });
+    if (code !== 0) return { ok: false, said };
+  }
+  return { ok: true, said };
+}
+
+// Neither uses more than one core: side by side.
+say('\n— type check and lint');
+const began = Date.now();
+const [types, lint] = await Promise.all([
+  quietly([['tsc', '--noEmit']]),
+  quietly([
+    ['eslint', '.', '--max-warnings', '0'],
+    ['knip', '--no-progress'],
+    ['prettier', '--check', '--log-level', 'warn', '.'],
+  ]),
+]);
+for (const [name, { ok, said }] of Object.entries({ 'type check': types, lint })) {
+  if (!ok) say(said);
+  say(`${ok ? 'ok' : 'FAILED'}: ${name}`);
+  count(ok);
+}
+say(`${((Date.now() - began) / 1000).toFixed(0)} s`);
 step('unit tests', () => jest('jest.config.mjs'));
 const built = step('production build', needBuild);
 count(built);

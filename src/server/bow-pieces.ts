@@ -32,8 +32,10 @@ const checkPiece = checker(
   ),
 );
 
+const NOT_SAVED = 'The single bow cannot be saved so';
+
 const refuse = (reason: string, column: string, detail: string) =>
-  new Problem(422, reason, 'The single bow cannot be saved so', {
+  new Problem(422, reason, NOT_SAVED, {
     detail,
     errors: [{ pointer: `/cells/${column}`, detail }],
   });
@@ -54,7 +56,7 @@ export function saveSingleBow(serial: string, body: unknown, on: Db = db()): Sto
     const merged = known ? notOverwritten(mergeCells(PIECE_FORMAT, known, cells, seen)) : cells;
     const { record, faults } = readForm({ ...merged, serial }, PIECE_FORMAT);
     if (faults.length > 0)
-      throw new Problem(400, 'invalid-input', 'The single bow cannot be saved so', {
+      throw new Problem(400, 'invalid-input', NOT_SAVED, {
         detail: 'The single bow was not saved: see the marked fields.',
         errors: faults.map(({ column, message }) => ({
           pointer: `/cells/${column}`,

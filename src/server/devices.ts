@@ -27,6 +27,7 @@ const PAUSE_MS = { board: 25, scale: 120, shot: 350, pull: 30, arrow: 250 };
 const SHOTS = 5;
 const MOST_SHOTS = 20;
 
+const NOTHING = 'There is nothing to shoot';
 const nothing = (reason: string, title: string, detail: string) =>
   new Problem(422, reason, title, { detail });
 
@@ -108,7 +109,7 @@ const DEVICES: Readonly<Record<string, (asked: Asked) => Device>> = {
     if (speedMps === null)
       throw nothing(
         'nothing-to-shoot',
-        'There is nothing to shoot',
+        NOTHING,
         'The chronograph needs a bow with its weight set and an arrow: do that first.',
       );
     return chronographStandIn({
@@ -134,7 +135,7 @@ const DEVICES: Readonly<Record<string, (asked: Asked) => Device>> = {
     if (!place)
       throw nothing(
         'nothing-to-shoot',
-        'There is nothing to shoot',
+        NOTHING,
         'The practice archer needs a bow with peep, pin and speed: do that first.',
       );
     return practiceArcher({

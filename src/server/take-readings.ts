@@ -14,6 +14,7 @@ import { read, TRADE_UNITS } from '@/core/units';
 import { appendReading, type NewReading } from '@/data/records';
 import type { Db } from '@/data/db';
 import { Problem } from './problem';
+import { NO_BOW } from './refusals';
 
 interface Entry {
   readonly key: string;
@@ -47,7 +48,7 @@ export function toRows(entry: Entry, at: number, snapshot: JobSnapshot): PlainRo
   if (!isFitKey(key) && (!isSetupKey(key) || isPartKey(key))) {
     throw refuse('unknown-value', `${pointer}/key`, `There is no value called “${key}”.`);
   }
-  if (isSetupKey(key) && !bow) throw refuse('no-bow', `${pointer}/key`, 'Choose a bow first.');
+  if (isSetupKey(key) && !bow) throw refuse(NO_BOW[0], `${pointer}/key`, NO_BOW[1]);
   const base = {
     bowId: isSetupKey(key) ? bow!.id : null,
     method: entry.method ?? 'typed',

@@ -12,6 +12,9 @@ interface TimingRule {
   readonly why: string;
 }
 
+const TIES_THE_CAMS =
+  'It ties the top cam to the bottom one: shorter, the top comes later. The power cable is left alone, since it moves weight and draw length.';
+
 /**
  * Which cable holds the top cam back when twists are put in. The cable a cam takes up gets
  * shorter by a twist, so that this cam has further to turn and comes later.
@@ -25,12 +28,12 @@ const RULES: Partial<Record<CamSystem, TimingRule>> = {
   hybrid: {
     cable: 'top',
     name: 'control cable',
-    why: 'It ties the top cam to the bottom one: shorter, the top comes later. The power cable is left alone, since it moves weight and draw length.',
+    why: TIES_THE_CAMS,
   },
   camAndAHalf: {
     cable: 'top',
     name: 'control cable',
-    why: 'It ties the top cam to the bottom one: shorter, the top comes later. The power cable is left alone, since it moves weight and draw length.',
+    why: TIES_THE_CAMS,
   },
 };
 

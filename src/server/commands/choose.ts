@@ -28,6 +28,7 @@ import {
   type Handlers,
   type Work,
 } from './types';
+import { NO_BOW } from '../refusals';
 
 /** Goals and parts. */
 export const CHOOSE = ofStage('kit', {
@@ -181,7 +182,7 @@ function moduleGoal(
   { bow, shop }: JobSnapshot,
 ): Partial<Job> {
   if (entered === null) return { moduleStepMm: null, moduleReason: '' };
-  if (!bow) throw cannot('no-bow', 'Choose a bow first.');
+  if (!bow) throw cannot(...NO_BOW);
   const result = read(entered, readOptionsFor('moduleTop', shop.units, bow)!);
   if (!result.ok) throw cannot(result.code, result.message, '/command/entered');
   const steps = drawLengthSteps(bow);

@@ -16,6 +16,7 @@ import { insertCurve } from '@/data/curves';
 import { jobById, updateJob } from '@/data/jobs';
 import { bowById } from '@/data/stock';
 import { ofStage, cannot, type Done, type Handlers, type Work } from './types';
+import { NO_BOW } from '../refusals';
 
 /** Bows drawn side by side, and the curves logged of them. */
 export const COMPARE = ofStage('bow', {
@@ -65,7 +66,7 @@ export const COMPARE = ofStage('bow', {
 
   keepCurve({ points, source, sure = false }, { db, snapshot, who, at }) {
     const { bow, job } = snapshot;
-    if (!bow) throw cannot('no-bow', 'Choose a bow first.');
+    if (!bow) throw cannot(...NO_BOW);
     const logged = points.map(({ drawnMm, forceN }) => ({
       drawnMm: mm(drawnMm),
       forceN: newton(forceN),

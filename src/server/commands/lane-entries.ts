@@ -2,10 +2,11 @@ import { laneEntry, type LaneEntry } from '@/core/job';
 import { read } from '@/core/units';
 import { appendRows, type PlainRow } from '../take-readings';
 import { cannot, type Done, type Work } from './types';
+import { NO_BOW } from '../refusals';
 
 /** Everything on the lane is done with a bow. */
 export function bowOf({ snapshot }: Work) {
-  if (!snapshot.bow) throw cannot('no-bow', 'Choose a bow first.');
+  if (!snapshot.bow) throw cannot(...NO_BOW);
   return snapshot.bow;
 }
 

@@ -200,7 +200,7 @@ export function sheetPdf(sheet: SheetDocument, paper: 'A4' | 'LETTER'): Promise<
     `ticket ${sheet.job.number}\nrevision ${sheet.revision}\n${day(sheet.madeDay)}\n${sheet.madeBy}`,
   );
   facts(w, sheet);
-  w.heading('Settings as measured');
+  w.heading(l.settings);
   for (const s of sheet.settings) {
     const mark = s.stale ? 'again' : s.standing === 'out' ? 'out' : s.standing === 'in' ? 'in' : '';
     w.row([

@@ -1,3 +1,5 @@
+import { pages } from './pages';
+
 /** Words of the arrow from its parts. */
 export const arrowWords = {
   title: 'The arrow',
@@ -8,7 +10,7 @@ export const arrowWords = {
   another: 'Another build',
   drop: (name: string) => `Drop build ${name}`,
   noParts: 'The shop has no shafts, nocks, vanes, inserts and points that go together yet.',
-  toParts: 'Parts of the shop',
+  toParts: pages.parts,
   partGone: 'A part of this build is not in the catalogue any more: choose another.',
   gone: 'not there any more',
   mass: 'One arrow',

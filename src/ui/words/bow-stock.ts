@@ -1,11 +1,13 @@
+import { files, pages } from './pages';
+
 /** Words of the shop's bows. */
 export const bowStock = {
-  title: 'Bows of the shop',
+  title: pages.bows,
   add: 'A new bow',
   newBow: 'A new bow',
   fromFile: 'Read a file',
-  toFile: 'Save as a file',
-  back: 'Shop settings',
+  toFile: files.save,
+  back: pages.shop,
   none: 'No bows yet. Read a file, or write one down.',
   heads: ['Bow', 'Hand', 'Cams', 'Draw length', 'Weight', 'Turns', 'Stops', 'Price', 'In stock'],
   range: (low: string, high: string) => `${low} – ${high}`,
@@ -15,7 +17,7 @@ export const bowStock = {
   save: 'Save the bow',
   fileHow:
     'One row a bow, one header line. A row with a known id changes that bow; bows not named stay as they are. Inches, pounds and the like, as the column’s name says.',
-  chooseFile: 'Choose a file',
+  chooseFile: files.choose,
   paste: 'or paste its text here',
   looked: (added: number, changed: number, same: number, faults: number) =>
     [
@@ -29,12 +31,12 @@ export const bowStock = {
   moreFaults: (n: number) => `and ${n} more`,
   takeAll: (n: number) => `Take ${n} ${n === 1 ? 'row' : 'rows'}`,
   keepGood: (n: number) => `Keep the ${n} good ${n === 1 ? 'row' : 'rows'}`,
-  refuseAll: 'Refuse the whole file',
+  refuseAll: files.refuseAll,
 } as const;
 
 /** Words of a form that is read like a row of a file. */
 export const recordForm = {
-  seeMarked: 'Not saved: see the marked fields.',
+  seeMarked: files.seeMarked,
   foundAgain: 'What was typed here before and not saved stands here again.',
   throwAway: 'Throw it away',
   example: (text: string) => `e.g. ${text}`,

@@ -1,3 +1,5 @@
+import { pages } from './pages';
+
 /** Words of the frame: top line, dialogs, strip, notices. */
 export const frame = {
   brand: 'waffenrad',
@@ -7,7 +9,7 @@ export const frame = {
   keys: 'Keys',
   dim: 'Dim the screen for the lane',
   bright: 'Bright screen',
-  settings: 'Shop settings',
+  settings: pages.shop,
   who: 'Who is working',
   close: 'Close',
   cancel: 'Cancel',

@@ -1,3 +1,5 @@
+import { SHEET_LABELS } from '@/core/sheet';
+
 /** Words of Steady and Handover. */
 export const steady = {
   title: 'Steady',
@@ -23,7 +25,7 @@ export const handover = {
   open: 'Still open',
   nothingOpen: 'Nothing is open: every value is measured and in tolerance, or signed.',
   tight: 'Everything tight',
-  cautions: 'Told and understood',
+  cautions: SHEET_LABELS.told,
   told: (n: number, of: number) => `${n} of ${of}`,
   tellAll: 'Read each one aloud; tick it when the archer says yes.',
   openReason: 'Why it is handed over with work open',

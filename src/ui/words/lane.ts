@@ -1,3 +1,5 @@
+import { bench } from './bench';
+
 /** Words of Lane. */
 export const lane = {
   paper: 'Paper',
@@ -13,7 +15,7 @@ export const lane = {
   andMore: (n: number) => ` and ${n}`,
   countMarks: (n: number) => `${n} distances`,
   noBow: 'The lane starts with a bow. Choose one first.',
-  toBow: 'Choose a bow',
+  toBow: bench.toBow,
   sheet: 'Paper with the tear; tap where the nock tore',
   tapHint: 'The point went through the middle. Tap where the nock’s end tore, or type it.',
   point: 'point',

@@ -1,3 +1,4 @@
+import { frame } from './frame';
 import type { QuestionId } from '@/core/job';
 
 /** Words of Meet: the questions in the order a good salesperson asks, as they are spoken. */
@@ -32,14 +33,14 @@ export const meet = {
   phone: 'Phone',
   email: 'E-mail',
   emailWrong: 'An address has an @ in it, for example name@place.org.',
-  age: 'Adult or minor',
+  age: frame.newMinor,
   ages: [
     { id: 'adult', name: 'adult' },
     { id: 'minor', name: 'minor' },
   ],
   guardianName: 'Guardian',
   guardianPhone: 'Guardian’s phone',
-  hand: 'Draws with the',
+  hand: frame.newHand,
   hands: [
     { id: 'right', name: 'right hand' },
     { id: 'left', name: 'left hand' },

@@ -1,15 +1,17 @@
+import { files, pages } from './pages';
+
 /** Words of the shop's parts. */
 export const partStock = {
-  title: 'Parts of the shop',
+  title: pages.parts,
   search: 'Find a part by any word',
   kinds: 'Kinds of parts',
   allKinds: 'All',
   add: (kind: string) => `New: ${kind.toLowerCase()}`,
   addAny: 'New: pick a kind',
   fromFile: 'Read a file',
-  toFile: 'Save as a file',
+  toFile: files.save,
   supplierList: 'Supplier’s list',
-  back: 'Shop settings',
+  back: pages.shop,
   none: 'No part of that kind or word.',
   name: 'Part',
   save: 'Save the part',
@@ -18,7 +20,7 @@ export const partStock = {
   cellFault: (name: string, message: string) => `${name}: ${message}. Nothing was saved.`,
   fileHow:
     'One file for each slot, one row a part, one header line. A row with a known id changes that part; parts not named stay as they are. Nothing is taken before you say so.',
-  chooseFile: 'Choose a file',
+  chooseFile: files.choose,
   reading: (done: number, total: number) => `Reading … ${done} of ${total} rows`,
   sending: (done: number, total: number) => `Looking at it … ${done} of ${total} parts`,
   readingBar: 'Rows read',
@@ -30,7 +32,7 @@ export const partStock = {
     `${faults} ${faults === 1 ? 'fault' : 'faults'}; ${good} good ${good === 1 ? 'row' : 'rows'}. Nothing is saved yet.`,
   takeAll: (n: number) => `Take ${n} ${n === 1 ? 'row' : 'rows'}`,
   keepGood: (n: number) => `Look at the ${n} good ${n === 1 ? 'row' : 'rows'}`,
-  refuseAll: 'Refuse the whole file',
+  refuseAll: files.refuseAll,
   stop: 'Stop',
   listHow:
     'Fetches the supplier’s newest list and shows what differs from what stands here. Stock counts are not touched. The lists are made up by a stand-in until a supplier is connected.',

@@ -1,3 +1,5 @@
+import { files } from './pages';
+
 /** Words of quotes and orders. */
 export const quoteWords = {
   title: 'Quote',
@@ -54,7 +56,7 @@ export const orderWords = {
   markOrdered: 'Ordered',
   markArrived: 'It is here',
   markNot: 'Not ordered',
-  toFile: 'Save as a file',
+  toFile: files.save,
   back: 'Today',
   count: (n: number) => (n === 1 ? '1 line' : `${n} lines`),
   times: (n: number) => `${n} ×`,

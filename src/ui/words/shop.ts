@@ -1,9 +1,11 @@
+import { files, pages } from './pages';
+
 /** Words of the shop's settings. */
 export const shopWords = {
-  title: 'Shop settings',
+  title: pages.shop,
   lead: 'Counted for every job from now on. Readings stay as they were typed.',
-  bows: 'Bows of the shop',
-  parts: 'Parts of the shop',
+  bows: pages.bows,
+  parts: pages.parts,
   name: 'Name of the shop',
   address: 'Address',
   timeZone: 'Time zone',
@@ -66,7 +68,7 @@ export const shopWords = {
     `${n === 0 ? 'No new day' : n === 1 ? 'One day' : `${n} days`} taken${other > 0 ? `; ${other} that last only hours left out` : ''}.`,
   noClosed: 'None.',
   reopen: 'Open again',
-  steps: 'Steps of the bench',
+  steps: pages.steps,
   loop: 'Arm span and the loop',
   loops: [
     { id: 'no', name: 'span ÷ 2.5' },
@@ -86,7 +88,7 @@ export const shopWords = {
   hourHint: '0 where setting up is not charged',
   numberBetween: (min: number, max: number, whole: boolean) =>
     `A ${whole ? 'whole number' : 'number'} from ${min} to ${max}.`,
-  seeMarked: 'Not saved: see the marked fields.',
+  seeMarked: files.seeMarked,
   save: 'Save',
   saved: 'Saved.',
   back: 'Back to today',

@@ -1,8 +1,10 @@
+import { pages } from './pages';
+
 /** Words of the shop’s own way of doing the steps. */
 export const stepWords = {
-  title: 'Steps of the bench',
+  title: pages.steps,
   lead: 'As shipped, changed where this shop does it otherwise, with steps of its own. Nothing is saved that cannot work: no circle, no step left out that others need.',
-  back: 'Shop settings',
+  back: pages.shop,
   changed: 'changed',
   off: 'left out',
   own: 'own',

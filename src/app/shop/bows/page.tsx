@@ -3,8 +3,9 @@ import { allBows } from '@/server/stock';
 import { singleBows } from '@/server/bow-pieces';
 import { loadShop } from '@/server/shop';
 import { BowStockPage } from '@/ui/shop/BowStockPage';
+import { pages } from '@/ui/words/pages';
 
-export const metadata: Metadata = { title: 'Bows of the shop' };
+export const metadata: Metadata = { title: pages.bows };
 
 export default function Page() {
   return <BowStockPage bows={allBows()} pieces={singleBows()} units={loadShop().units} />;

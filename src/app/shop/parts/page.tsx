@@ -2,8 +2,9 @@ import type { Metadata } from 'next';
 import { suppliers } from '@/server/part-stock';
 import { loadShop } from '@/server/shop';
 import { PartsPage } from '@/ui/shop/PartsPage';
+import { pages } from '@/ui/words/pages';
 
-export const metadata: Metadata = { title: 'Parts of the shop' };
+export const metadata: Metadata = { title: pages.parts };
 
 export default function Page() {
   return <PartsPage units={loadShop().units} suppliers={suppliers()} />;

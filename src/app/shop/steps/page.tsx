@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
 import { loadShop, loadStepTimes } from '@/server/shop';
 import { StepsPage } from '@/ui/shop/StepsPage';
+import { pages } from '@/ui/words/pages';
 
-export const metadata: Metadata = { title: 'Steps of the bench' };
+export const metadata: Metadata = { title: pages.steps };
 
 export default function Page() {
   return <StepsPage shop={loadShop()} times={loadStepTimes()} />;
