@@ -1,4 +1,4 @@
-import { SHEET_LABELS } from '@/core/sheet';
+import { SHEET_LABELS } from '@/core/sheet/labels';
 
 /** Words of Steady and Handover. */
 export const steady = {
