@@ -58,6 +58,16 @@ describe('kinds of part', () => {
       'arrows',
     ]));
 
+  test('an arrow and what it is built from say their mass at a glance', () =>
+    expect(PART_KINDS.filter(({ id }) => kindOf(id).saysMass).map(({ id }) => id)).toEqual([
+      'arrows',
+      'shaft',
+      'nock',
+      'vane',
+      'insert',
+      'point',
+    ]));
+
   test.each([
     ['constructor', false],
     ['', false],
