@@ -35,6 +35,30 @@ describe('the drawing of a bow', () => {
     const all = JSON.stringify(outline);
     expect(all).not.toMatch(/NaN|Infinity|undefined/);
   });
+  /** Leftmost, rightmost, half the height: what stands where a technician looks for it. */
+  const spanOf = (path: string) => {
+    const all = numbers(path);
+    const xs = all.filter((_, i) => i % 2 === 0);
+    const ys = all.filter((_, i) => i % 2 === 1);
+    return [Math.min(...xs), Math.max(...xs), Math.max(...ys) - Math.min(...ys)];
+  };
+  test('pockets sit in front of the grip and hold the limbs, both alike', () => {
+    const [up, down] = outline.pockets.map(spanOf);
+    expect(up).toEqual(down);
+    const [left, right, height] = up!;
+    // Forward of the throat, a hand's breadth high, no further forward than the riser and limbs reach.
+    expect(right).toBeLessThan(0);
+    expect(left).toBeGreaterThan(-100);
+    expect(height).toBeGreaterThan(60);
+    expect(height).toBeLessThan(100);
+  });
+  test('the grip lies under the arrow, about the throat', () => {
+    const [left, right, height] = spanOf(outline.grip);
+    expect(left).toBeLessThan(0);
+    expect(right).toBeGreaterThan(0);
+    expect(height).toBeGreaterThan(90);
+    expect(height).toBeLessThan(130);
+  });
   test('upper and lower limb mirror each other', () => {
     const [up, down] = outline.limbs.map(numbers);
     expect(down).toEqual(up!.map((value, i) => (i % 2 === 0 ? value : -value)));
