@@ -52,6 +52,22 @@ describe('the drawing of a bow', () => {
     expect(height).toBeGreaterThan(60);
     expect(height).toBeLessThan(100);
   });
+  test('riser and grip have no corner: each curve goes on as the last one ended', () => {
+    for (const path of [outline.riser, outline.grip]) {
+      const [x0, y0, ...rest] = numbers(path);
+      const curves = Array.from({ length: rest.length / 6 }, (_, i) =>
+        rest.slice(6 * i, 6 * i + 6),
+      );
+      expect(curves.at(-1)!.slice(4)).toEqual([x0, y0]);
+      curves.forEach(([, , x2, y2, x, y], i) => {
+        const [nextX, nextY] = curves[(i + 1) % curves.length]!;
+        const [inX, inY, outX, outY] = [x! - x2!, y! - y2!, nextX! - x!, nextY! - y!];
+        const [long, on] = [Math.hypot(inX, inY), Math.hypot(outX, outY)];
+        // Coordinates are written to a tenth of a millimetre.
+        expect((inX * outX + inY * outY) / (long * on)).toBeGreaterThan(0.98);
+      });
+    }
+  });
   test('the grip lies under the arrow, about the throat', () => {
     const [left, right, height] = spanOf(outline.grip);
     expect(left).toBeLessThan(0);
