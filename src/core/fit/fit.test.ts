@@ -6,11 +6,47 @@ import {
   drawWeight,
   limbBolts,
   priorMedianN,
+  retake,
   turningPlan,
   type DrawLengthReading,
   type LimbBoltInput,
   type WeightTrial,
 } from '.';
+
+describe('a method read once more', () => {
+  const wall = (valueMm: number): DrawLengthReading => ({
+    method: 'wallToMouth',
+    valueMm: mm(valueMm),
+  });
+  // Wall to mouth is good to 13 mm; one and a half of it are 19.5 mm.
+  test.each([
+    [19.4, true],
+    [-19.4, true],
+    [19.5, true],
+    [19.6, false],
+    [-19.6, false],
+    [0, true],
+  ])('%d mm from the mean of its own: beside them %s', (off, beside) => {
+    const answer = retake([wall(700), wall(704)], wall(702 + off))!;
+    expect(answer.allowedMm).toBeCloseTo(19.5, 9);
+    expect(answer.offMm).toBeCloseTo(off, 9);
+    expect(answer.beside).toBe(beside);
+  });
+  test('other methods are not asked, and a first reading has nothing to be held against', () => {
+    expect(retake([{ method: 'markedArrow', valueMm: mm(600) }], wall(702))).toBeNull();
+    expect(retake([], wall(702))).toBeNull();
+  });
+  // Arm span counts by two and a half: 50 mm of it are 20 mm, with 15 mm good for 22.5.
+  test('is held against them as a draw length, not as it was read', () => {
+    const span = (valueMm: number): DrawLengthReading => ({
+      method: 'armSpan',
+      valueMm: mm(valueMm),
+    });
+    expect(retake([span(1700)], span(1750))).toMatchObject({ beside: true });
+    expect(retake([span(1700)], span(1750))!.offMm).toBeCloseTo(20, 9);
+    expect(retake([span(1700)], span(1760))).toMatchObject({ beside: false });
+  });
+});
 
 describe('draw length', () => {
   test.each(examples('draw-length'))('$title', ({ request, response, tolerance }) => {

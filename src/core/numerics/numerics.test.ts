@@ -31,6 +31,16 @@ describe('roots', () => {
     expect(found.converged).toBe(true);
     expect(Math.abs(found.x - root)).toBeLessThan(2e-10);
   });
+  // Halving alone would take forty steps to the same tolerance.
+  test.each<[string, (x: number) => number, number, number]>([
+    ['a cubic', (x) => x ** 3 - 2, 0, 2],
+    ['a cosine', Math.cos, 1, 2],
+    ['an exponential', (x) => Math.exp(x) - 5, 0, 3],
+  ])('%s: chords and parabolas get there quickly', (_, f, a, b) => {
+    const found = bracketedRoot(f, a, b, 1e-12);
+    expect(found.converged).toBe(true);
+    expect(found.iterations).toBeLessThanOrEqual(10);
+  });
   test('too few iterations, or a value that is none on the way: not converged', () => {
     expect(bracketedRoot((x) => x ** 25 - 1e-6, -0.9, 1.7, 1e-10, 3).converged).toBe(false);
     const hole = (x: number) => (Math.abs(x) < 0.5 ? Number.NaN : x);
