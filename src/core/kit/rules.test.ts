@@ -349,6 +349,27 @@ describe('what each rule says', () => {
     }
   });
 
+  // One of a pair may be from the shop, the other their own or not chosen yet.
+  test.each(KIT_RULES.map((rule) => [rule.id, rule] as const))(
+    '%s says something whatever of its places is theirs or empty',
+    (_, rule) => {
+      const choices = (slot: Slot): (ChosenPart | null)[] => [
+        part(slot),
+        aPart(null, slot, { owned: true }),
+        null,
+      ];
+      const kits = rule.slots.reduce<(ChosenPart | null)[][]>(
+        (all, slot) => all.flatMap((chosen) => choices(slot).map((one) => [...chosen, one])),
+        [[]],
+      );
+      for (const chosen of kits) {
+        const parts = chosen.filter((one) => one !== null);
+        const { verdict } = rule.check(aKitContext({ kit: kitOf(...parts) }));
+        expect(['fits', 'doesNotFit', 'cannotTell']).toContain(verdict);
+      }
+    },
+  );
+
   test('there are well over twenty, each with its own id and name', () => {
     expect(KIT_RULES.length).toBeGreaterThanOrEqual(20);
     expect(new Set(KIT_RULES.map(({ id }) => id)).size).toBe(KIT_RULES.length);

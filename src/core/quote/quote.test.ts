@@ -46,6 +46,20 @@ describe('a quote', () => {
     expect(totalCents).toBe(89900 + 12900 + 11900 + 10000);
   });
 
+  test('a close-out that is not below the usual price names none', () => {
+    const dear = job({
+      ...aPart(anItem('sight', {}, { priceCents: 14900, closeOutCents: 14900 }), 'sight'),
+      ...waits,
+      priceCents: 14900,
+    });
+    const [, line] = quoteOf([dear], QUOTE_TERMS, { bow: aBow() }).lines;
+    expect([line!.name, line!.cents, line!.usualCents]).toEqual([
+      'Prüfwerk sight one',
+      14900,
+      null,
+    ]);
+  });
+
   test.each([
     [11900, 19, 1900],
     [10700, 7, 700],
