@@ -12,6 +12,7 @@ import { countedWeighings, derive, limbBoltAdvice, openWork, stageStates } from 
 import { bestRoute } from '../route';
 import { mendText, targetOf, type SetupKey } from '../setup';
 import { TRADE_UNITS } from '../units';
+import { STEP_TEMPLATES } from '.';
 
 const onBench = (
   readings: Parameters<typeof readingsOf>,
@@ -28,6 +29,18 @@ const onBench = (
   });
 const planOf = (...args: Parameters<typeof onBench>) => derive(onBench(...args)).plan;
 const ids = (...args: Parameters<typeof onBench>) => planOf(...args).steps.map(({ id }) => id);
+
+test('the archer comes for what is done on them or with them shooting, and for nothing else', () =>
+  expect(STEP_TEMPLATES.filter(({ archer }) => archer).map(({ id }) => id)).toEqual([
+    'peepArcher',
+    'kisser',
+    'firstArrows',
+    'paper',
+    'speed',
+    'firstMark',
+    'thirdAxisShot',
+    'pins',
+  ]));
 
 describe('the plan starts where the bow stands', () => {
   test('what can be done here is done first, and next is what the list says', () => {
