@@ -20,11 +20,17 @@ export function useDialog(opened: Opened): Dialog | null {
   const [here, setHere] = useState<Partial<Record<Name, Dialog>>>({});
   const missed = useRef(new Set<Name>());
   useEffect(() => {
-    for (const [name, load] of Object.entries(DIALOGS) as [Name, () => Promise<Dialog>][])
-      load().then(
-        (dialog) => setHere((before) => ({ ...before, [name]: dialog })),
-        () => missed.current.add(name),
-      );
+    const fetchAll = () => {
+      for (const [name, load] of Object.entries(DIALOGS) as [Name, () => Promise<Dialog>][])
+        load().then(
+          (dialog) => setHere((before) => ({ ...before, [name]: dialog })),
+          () => missed.current.add(name),
+        );
+    };
+    // What the page itself needs comes first.
+    if (document.readyState === 'complete') return fetchAll();
+    window.addEventListener('load', fetchAll, { once: true });
+    return () => window.removeEventListener('load', fetchAll);
   }, []);
   useEffect(() => {
     if (opened === null || !missed.current.has(opened)) return;
