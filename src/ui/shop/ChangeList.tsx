@@ -1,15 +1,12 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
-import TableBody from '@mui/material/TableBody';
 import type { RowChange } from '@/contracts/csv';
 import { Text } from '../pieces/Text';
-import { GridTable } from '../fields/GridTable';
 import { changeList as w } from '../words';
 import { Note, Tag } from '../pieces/texts';
-import stockCss from './stock.module.css';
+import { FileTable } from './FileTable';
 import css from './ChangeList.module.css';
 
 /** Which rows are taken: all but those unticked, and of the price jumps only those ticked. */
@@ -52,51 +49,41 @@ export function ChangeList({
   return (
     <>
       {jumpCount > 0 && <Note role="alert">{w.jumps(jumpCount)}</Note>}
-      <div
-        className={stockCss.faults}
-        data-part="faults"
-        tabIndex={0}
-        role="group"
-        aria-label={w.title}
+      <FileTable
+        label={w.title}
+        heads={w.heads}
+        more={
+          <>
+            {jumpCount > jumps.length && (
+              <Text variant="small" soft as="p">
+                {w.moreJumps(jumpCount - jumps.length)}
+              </Text>
+            )}
+            {rowCount > rows.length && (
+              <Button variant="text" onClick={onMore}>
+                {w.more(rowCount - rows.length)}
+              </Button>
+            )}
+          </>
+        }
       >
-        <GridTable>
-          <TableHead>
-            <TableRow>
-              {w.heads.map((head) => (
-                <TableCell key={head}>{head}</TableCell>
-              ))}
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {jumps.map((row) => (
-              <ChangeRow
-                key={row.id}
-                row={row}
-                ticked={ticks.jumps.has(row.id)}
-                onTick={() => onTicks({ ...ticks, jumps: toggled(ticks.jumps, row.id) })}
-              />
-            ))}
-            {rows.map((row) => (
-              <ChangeRow
-                key={row.id}
-                row={row}
-                ticked={!ticks.except.has(row.id)}
-                onTick={() => onTicks({ ...ticks, except: toggled(ticks.except, row.id) })}
-              />
-            ))}
-          </TableBody>
-        </GridTable>
-        {jumpCount > jumps.length && (
-          <Text variant="small" soft as="p">
-            {w.moreJumps(jumpCount - jumps.length)}
-          </Text>
-        )}
-        {rowCount > rows.length && (
-          <Button variant="text" onClick={onMore}>
-            {w.more(rowCount - rows.length)}
-          </Button>
-        )}
-      </div>
+        {jumps.map((row) => (
+          <ChangeRow
+            key={row.id}
+            row={row}
+            ticked={ticks.jumps.has(row.id)}
+            onTick={() => onTicks({ ...ticks, jumps: toggled(ticks.jumps, row.id) })}
+          />
+        ))}
+        {rows.map((row) => (
+          <ChangeRow
+            key={row.id}
+            row={row}
+            ticked={!ticks.except.has(row.id)}
+            onTick={() => onTicks({ ...ticks, except: toggled(ticks.except, row.id) })}
+          />
+        ))}
+      </FileTable>
     </>
   );
 }
