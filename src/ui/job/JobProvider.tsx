@@ -31,6 +31,8 @@ interface JobValue {
   /** Sends one entry; null when it is saved. Entries go one after another, never two at once. */
   readonly send: (command: Command) => Promise<Trouble | null>;
   readonly sending: boolean;
+  /** The job once every entry on its way is answered. */
+  readonly settled: () => Promise<JobSnapshot>;
   /** Why the newest entry was not taken; null once one is. */
   readonly trouble: string | null;
   /** What another screen changed while an entry of this one was refused. */
@@ -181,6 +183,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
   const derived = useMemo(() => derive(snapshot), [snapshot]);
   const states = useMemo(() => stageStates(snapshot, derived), [snapshot, derived]);
   const clearConflict = useCallback(() => setConflict(null), []);
+  const settled = useCallback(() => queue.current.then(() => newest.current), []);
   const value = useMemo(
     () => ({
       snapshot,
@@ -188,11 +191,12 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       states,
       send,
       sending: pending > 0,
+      settled,
       trouble,
       conflict,
       clearConflict,
     }),
-    [snapshot, derived, states, send, pending, trouble, conflict, clearConflict],
+    [snapshot, derived, states, send, pending, settled, trouble, conflict, clearConflict],
   );
   return (
     <JobContext value={value}>

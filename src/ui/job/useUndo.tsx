@@ -35,7 +35,7 @@ function doubts(event: JobEvent, who: string, stage: string, now: number): strin
 
 /** Taking back, bringing again, and the history of the job. */
 export function useUndo(): Undoing {
-  const { snapshot, send } = useJob();
+  const { snapshot, send, settled } = useJob();
   const { who } = useShell();
   const { stage } = useStage();
   const { ask, asking } = useAsk();
@@ -45,8 +45,11 @@ export function useUndo(): Undoing {
   useEffect(() => {
     readAt.current = { now: snapshot.now, at: performance.now() };
   }, [snapshot.now]);
-  const last = snapshot.events.find((event) => event.canUndo);
+  const before = useRef<Promise<void>>(Promise.resolve());
   const undo = async () => {
+    // What was entered a moment ago and is still on its way is the newest entry.
+    const snapshot = await settled();
+    const last = snapshot.events.find((event) => event.canUndo);
     // The server says why, where there is nothing.
     if (!last) return void (await send({ name: 'undo' }));
     const now = Date.parse(snapshot.now) + (performance.now() - readAt.current.at);
@@ -73,7 +76,8 @@ export function useUndo(): Undoing {
     await send({ name: 'undo', event: last.id });
   };
   return {
-    undo: () => void undo(),
+    // One after another: each takes back what is newest when its turn comes.
+    undo: () => void (before.current = before.current.then(undo)),
     redo: () => void send({ name: 'redo' }),
     showHistory: () => setHistory(true),
     canRedo: snapshot.canRedo,
