@@ -4,3 +4,4 @@ export * from './bound';
 export * from './search';
 export * from './remedies';
 export * from './hours';
+export * from './bench-day';

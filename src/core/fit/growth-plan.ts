@@ -11,7 +11,7 @@ const CHILD_DAYS = 30;
 /** What an archer shows before the next step. Shop rule. */
 export const HOLD_TEST = '10 s steady at full draw, 12 arrows, no lifting to the sky';
 
-interface GrowthStep {
+export interface GrowthStep {
   /** Earliest day, YYYY-MM-DD; the hold test decides whether it is taken. */
   readonly day: string;
   readonly peakN: Newton;

@@ -22,3 +22,4 @@ export * from './level-costs';
 export * from './lane-entries';
 export * from './groups';
 export * from './third-axis';
+export * from './growth';

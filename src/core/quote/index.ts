@@ -1,3 +1,4 @@
 export * from './types';
 export * from './quote';
 export * from './total';
+export * from './parts';

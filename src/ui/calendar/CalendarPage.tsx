@@ -4,17 +4,16 @@ import Link from 'next/link';
 import Button from '@mui/material/Button';
 import { type CalendarView, type Shop } from '@/core/job';
 import { stationName } from '@/core/bench';
-import { USUAL_SHIFT, type PlacedVisit } from '@/core/calendar';
+import { benchDay, type PlacedVisit } from '@/core/calendar';
 import { addDays } from '@/core/units';
 import { Text } from '../pieces/Text';
-import { Press } from '../pieces/Press';
-import { dayText, plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
-import { useAsk } from '../frame/useAsk';
 import { calendarWords as w, today } from '../words';
 import { Note, Tag } from '../pieces/texts';
 import { BlockTitle, Empty, Rows, Split } from '../pieces/layout';
 import { clockWords, whenWords } from './clock';
+import { DayTabs } from './DayTabs';
+import { usePut } from './usePut';
 import { DayPlan } from './DayPlan';
 import { MovePanel } from './MovePanel';
 import { PlanState } from './PlanState';
@@ -24,83 +23,22 @@ import css from './CalendarPage.module.css';
 import lateCss from './late.module.css';
 
 const DAY = 1440;
-/** Days to choose from. */
-const SHOWN_DAYS = 10;
-/** As far as a plan can reach. */
-const MOST_DAYS = 400;
 
 /** The bench of the coming days: who does which visit when, and what is late. */
 export function CalendarPage({ first, shop }: { first: CalendarView; shop: Shop }) {
   const calendar = useCalendar(first);
   const { plan, view } = calendar;
   const [at, setAt] = useState(0);
-  const [from, setFrom] = useState(0);
-  const { ask, asking } = useAsk();
+  const { put, asking } = usePut(calendar);
   const [moving, setMoving] = useState<PlacedVisit | null>(null);
-  const ofDay = (day: number) =>
-    plan.visits.filter((visit) => Math.floor(visit.from / DAY) === day);
-  const visits = ofDay(at);
-  const shifts = view.input.people.flatMap((person) =>
-    person.shifts.filter((shift) => Math.floor(shift.from / DAY) === at),
-  );
-  const opens = Math.min(...shifts.map(({ from }) => from - at * DAY), USUAL_SHIFT.to);
-  const closes = Math.max(...shifts.map(({ to }) => to - at * DAY), 0) || USUAL_SHIFT.to;
-  const day = addDays(view.firstDay, at);
-  const closed = shop.closed.find((other) => other.day === day);
-  /** An agreed appointment is not moved by a drag: it is asked whether the archer knows. */
-  const put = async (visit: PlacedVisit, minute: number): Promise<string | null> => {
-    const { appointment } = view.input.jobs.find(({ id }) => id === visit.jobId) ?? {};
-    const until = minute + visit.to - visit.from;
-    const agreed = appointment && minute >= appointment.from && until <= appointment.to;
-    if (visit.archer && appointment && !agreed) {
-      const answer = await ask({
-        title: w.agreedTitle,
-        text: <p>{w.agreed(visit.name, whenWords(view.firstDay, appointment.from))}</p>,
-        answers: [
-          { id: 'leave', name: w.agreedLeave },
-          { id: 'move', name: w.agreedMove },
-        ],
-      });
-      if (answer !== 'move') return null;
-    }
-    return calendar.put(visit.jobId, visit.visitId, minute);
-  };
+  const { visits, opens, closes } = benchDay(plan.visits, view.input.people, at);
+  const shown = addDays(view.firstDay, at);
+  const closed = shop.closed.find(({ day }) => day === shown);
   return (
     <>
       <PageHead title={w.title} />
       <main className={css.calendar}>
-        <nav className={css.calendarDays} data-part="calendar-days" aria-label={w.day}>
-          {from > 0 && (
-            <Press type="button" onClick={() => setFrom(Math.max(0, from - SHOWN_DAYS))}>
-              {w.earlier}
-            </Press>
-          )}
-          {Array.from({ length: SHOWN_DAYS }, (_, i) => from + i).map((i) => (
-            <Press
-              key={i}
-              type="button"
-              aria-pressed={i === at}
-              data-closed={
-                shop.closed.some((other) => other.day === addDays(view.firstDay, i)) ? 'yes' : 'no'
-              }
-              onClick={() => setAt(i)}
-            >
-              <b>
-                {i === 0
-                  ? dayText(view.firstDay, view.firstDay)
-                  : plainDay(addDays(view.firstDay, i))}
-              </b>
-              <Text soft as="span">
-                {ofDay(i).length || '–'}
-              </Text>
-            </Press>
-          ))}
-          {from + SHOWN_DAYS < MOST_DAYS && (
-            <Press type="button" onClick={() => setFrom(from + SHOWN_DAYS)}>
-              {w.later}
-            </Press>
-          )}
-        </nav>
+        <DayTabs calendar={calendar} shop={shop} at={at} onGo={setAt} />
         <PlanState calendar={calendar} />
         {calendar.trouble && (
           <Note kind="stop" role="alert">

@@ -1,74 +1,22 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import { BOW_COLUMNS } from '@/contracts/bow-csv';
-import type { RowChange } from '@/contracts/csv';
 import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
-import { useKept } from '../keep/useKept';
-import { post } from '../keep/post';
 import { bowStock as w, frame } from '../words';
 import { Actions, Verdict } from '../pieces/layout';
 import { Note } from '../pieces/texts';
-import { ChangeList, NO_TICKS, ticksBody } from './ChangeList';
+import { ChangeList } from './ChangeList';
 import { Faults } from './Faults';
-import { useTextFile } from './useTextFile';
+import { useBowImport } from './useBowImport';
 import css from './ImportBows.module.css';
-
-interface Fault {
-  readonly line: number;
-  readonly column: string;
-  readonly message: string;
-}
-interface Answer {
-  readonly saved: boolean;
-  readonly added: number;
-  readonly changed: number;
-  readonly same: number;
-  readonly rows: readonly RowChange[];
-  readonly faults: readonly Fault[];
-}
 
 /** A file is looked at first; then the good rows are kept, or the whole of it is refused. */
 export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: () => void }) {
-  const { value: text, set: setText, settled, found } = useKept('import.bows', () => '');
-  const [looked, setLooked] = useState<Answer | null>(null);
-  const [trouble, setTrouble] = useState('');
-  const [ticks, setTicks] = useState(NO_TICKS);
-  const send = (mode: 'check' | 'keepGood' | 'allOrNone', body = text) =>
-    post<Answer>('/api/v1/shop/bows/file', { text: body, mode, ...ticksBody(ticks) });
-  const look = async (next: string) => {
-    setText(next);
-    setLooked(null);
-    setTicks(NO_TICKS);
-    setTrouble('');
-    if (next.trim() === '') return;
-    const answer = await send('check', next);
-    if (answer.ok) setLooked(answer.body);
-    else setTrouble(answer.message);
-  };
-  const take = async (mode: 'keepGood' | 'allOrNone') => {
-    const answer = await send(mode);
-    if (!answer.ok) return setTrouble(answer.message);
-    settled();
-    onDone();
-  };
-  const lookAgain = useRef(look);
-  useEffect(() => {
-    lookAgain.current = look;
-  });
-  useEffect(() => {
-    // Pasted before and not taken: looked at again as it stands.
-    if (found) void lookAgain.current(text);
-  }, [found]);
-  const file = useTextFile((next) => void look(next));
-  const jumps = looked?.rows.filter(({ jump }) => jump) ?? [];
-  const rows = looked?.rows.filter(({ jump }) => !jump) ?? [];
-  const good = looked ? looked.added + looked.changed + looked.same : 0;
-  // What is unticked stays as it is.
-  const taken = good - ticks.except.size - (jumps.length - ticks.jumps.size);
+  const { text, look, looked, trouble, ticks, setTicks, take, file, jumps, rows, good, taken } =
+    useBowImport(onDone);
   return (
     <Panel wide typing title={w.fromFile} onClose={onClose}>
       <Stack spacing={2}>

@@ -5,6 +5,7 @@ import type { JobSnapshot } from '@/core/job';
 import { mm } from '@/core/units';
 import { Shell } from '../frame/Shell';
 import { JobProvider } from '../job/JobProvider';
+import { useTrials } from './fit/useTrials';
 import { useLengthTake } from './fit/useLengthTake';
 import { useArrowSet } from './kit/useArrowSet';
 import { useGroup } from './lane/useGroup';
@@ -187,5 +188,49 @@ describe('a draw-length reading', () => {
     });
     expect(answer).toMatchObject({ message: expect.any(String) });
     expect([sent, taken.mock.calls]).toEqual([[], []]);
+  });
+});
+
+describe('trials of the draw weight', () => {
+  const fit = (outcome: 'smooth' | 'pain') => {
+    const finished = aFinishedJob();
+    const hand = finished.archer.hand;
+    return { ...finished, fitReadings: [{ ...aFitReading(7, 'weightTrial', 200, outcome), hand }] };
+  };
+  test('a trial goes with how it went and how long it was held; then the watch is a new one', async () => {
+    const trials = inJob(useTrials, fit('smooth'));
+    trials.get().entered.current = '42 lb';
+    await trials.do(({ hold }) => hold(11.4));
+    await trials.do(({ take }) => take('smooth')());
+    await trials.do(({ take }) => take('failed')());
+    expect(sent.map(({ readings }) => (readings as object[])[0])).toEqual([
+      {
+        key: 'weightTrial',
+        entered: '42 lb',
+        choice: 'smooth',
+        entered2: expect.stringMatching(/^11/),
+      },
+      { key: 'weightTrial', entered: '42 lb', choice: 'failed' },
+    ]);
+    expect(trials.get().watch).toBe(2);
+  });
+  test('refused, the seconds held stay for the next try', async () => {
+    const trials = inJob(useTrials, fit('smooth'));
+    refuse = 'Too heavy for this bow';
+    await trials.do(({ hold }) => hold(9));
+    await trials.do(({ take }) => take('strained')());
+    refuse = '';
+    // Not the same again: that at once would be a double tap.
+    await trials.do(({ take }) => take('failed')());
+    const held = sent.map(({ readings }) => (readings as { entered2?: string }[])[0]!.entered2);
+    expect(held).toEqual(['9.0', '9.0']);
+    expect(trials.get().watch).toBe(1);
+  });
+  test('what hurt stops the trials until it is agreed to go on', async () => {
+    expect(inJob(useTrials, fit('smooth')).get().hurt).toBe(false);
+    const trials = inJob(useTrials, fit('pain'));
+    expect(trials.get().hurt).toBe(true);
+    await trials.do(({ agree }) => agree());
+    expect(trials.get().hurt).toBe(false);
   });
 });
