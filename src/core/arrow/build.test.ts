@@ -58,6 +58,8 @@ test('more point: heavier, further forward, a stiffer shaft needed; shorter: a w
   const changes = arrowChanges({ ...BUILD, peakN: newton(200), character: 'balanced' });
   const of = (name: string) => changes.find((change) => change.name.includes(name))!;
   expect(of('point').massG).toBeCloseTo(1.62, 6);
+  expect(of('insert').massG).toBeCloseTo(1.62, 6);
+  expect(of('insert').neededSpineIn!).toBeLessThan(0);
   expect(of('point').frontOfCentrePct).toBeGreaterThan(0.5);
   expect(of('point').neededSpineIn!).toBeLessThan(0);
   expect(of('shorter').neededSpineIn!).toBeGreaterThan(0);

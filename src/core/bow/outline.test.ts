@@ -75,6 +75,83 @@ describe('the drawing of a bow', () => {
     expect(height).toBeGreaterThan(90);
     expect(height).toBeLessThan(130);
   });
+  /** Corners of a path: ends of its curves, or the corners that were rounded. */
+  const cornersOf = (path: string) => {
+    const ends = path.includes('Q')
+      ? [...path.matchAll(/Q(-?[\d.]+) (-?[\d.]+)/g)]
+      : [...path.matchAll(/C\S+ \S+ \S+ \S+ (-?[\d.]+) (-?[\d.]+)/g)];
+    return ends.map(([, x, y]) => ({ x: Number(x), y: Number(y) }));
+  };
+  type Corner = ReturnType<typeof cornersOf>[number];
+  const turn = (a: Corner, b: Corner, c: Corner) =>
+    Math.sign((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x));
+  const crosses = (a: Corner, b: Corner, c: Corner, d: Corner) =>
+    turn(a, b, c) !== turn(a, b, d) && turn(c, d, a) !== turn(c, d, b);
+  const inside = ({ x, y }: Corner, ring: readonly Corner[]) =>
+    ring.filter((a, i) => {
+      const b = ring[(i + 1) % ring.length]!;
+      return a.y > y !== b.y > y && x < a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y);
+    }).length %
+      2 ===
+    1;
+  describe.each([
+    ['a short hunting bow', 711, 152],
+    ['a usual one', 838, 171],
+    ['a long target bow', 1016, 203],
+  ])('the outline of %s', (_, axleToAxleMm, braceHeightMm) => {
+    const drawn = bowOutline({ axleToAxleMm, braceHeightMm, camSystem: 'twoCam' });
+    const riser = cornersOf(drawn.riser);
+    const windows = drawn.riserHoles.map(cornersOf);
+    test('no edge crosses another of its own', () => {
+      const rings = [riser, cornersOf(drawn.grip), ...windows, ...drawn.limbs.map(cornersOf)];
+      for (const ring of [...rings, ...drawn.pockets.map(cornersOf)])
+        ring.forEach((a, i) =>
+          ring.forEach((c, k) => {
+            const apart = Math.min(Math.abs(i - k), ring.length - Math.abs(i - k));
+            if (apart < 2) return;
+            const [b, d] = [ring[(i + 1) % ring.length]!, ring[(k + 1) % ring.length]!];
+            expect([i, k, crosses(a, b, c, d)]).toEqual([i, k, false]);
+          }),
+        );
+    });
+    test('front and back go on from pocket to pocket without turning round', () => {
+      const foot = riser.findIndex(({ y }) => y === Math.max(...riser.map((corner) => corner.y)));
+      const top = riser.findIndex(({ y }) => y === Math.min(...riser.map((corner) => corner.y)));
+      const round = [...riser.slice(top), ...riser.slice(0, top)];
+      const down = (foot - top + riser.length) % riser.length;
+      const [back, front] = [round.slice(0, down + 1), round.slice(down)];
+      for (const side of [back, [...front].reverse()])
+        side.slice(1).forEach(({ x, y }, i) => {
+          expect(y).toBeGreaterThan(side[i]!.y - 0.06);
+          // Between the pockets it never leaps sideways.
+          if (Math.abs(y) < drawn.pocketY) expect(Math.abs(x - side[i]!.x)).toBeLessThan(30);
+        });
+    });
+    test('windows are cut into the riser and leave webs', () => {
+      windows.flat().forEach((corner) => expect(inside(corner, riser)).toBe(true));
+      windows.forEach((ring, i) =>
+        windows.slice(i + 1).forEach((other) => {
+          const gap = Math.min(
+            ...ring.flatMap((a) => other.map((b) => Math.hypot(a.x - b.x, a.y - b.y))),
+          );
+          expect(gap).toBeGreaterThan(3);
+          other.forEach((corner) => expect(inside(corner, ring)).toBe(false));
+        }),
+      );
+    });
+    test('places of parts: guard behind the throat, peep over the arrow, sight and bar on the riser', () => {
+      const [x1, y1, x2] = numbers(drawn.guard);
+      expect(inside({ x: x1!, y: y1! }, riser)).toBe(true);
+      expect(x2).toBeGreaterThan(0);
+      expect(drawn.peep.y).toBeLessThan(drawn.arrowY);
+      expect(drawn.sightBase.y).toBeLessThan(drawn.arrowY);
+      expect(drawn.barBase.y).toBeGreaterThan(0);
+      for (const { x, y } of [drawn.sightBase, drawn.barBase])
+        expect(riser.some((corner) => Math.hypot(corner.x - x, corner.y - y) < 45)).toBe(true);
+      for (const { y } of drawn.bolts)
+        expect(Math.abs(Math.abs(y) - drawn.pocketY)).toBeLessThan(10);
+    });
+  });
   test('upper and lower limb mirror each other', () => {
     const [up, down] = outline.limbs.map(numbers);
     expect(down).toEqual(up!.map((value, i) => (i % 2 === 0 ? value : -value)));

@@ -307,6 +307,18 @@ describe('the stage rail', () => {
       steady(aReading(1, 'bowMass', 2500), aReading(2, 'steadyTip', null, { choice: 'still' })),
     ).toBe('noted');
   });
+  test('steady is done with both, going with one, untouched with none; it is never open', () => {
+    const both = [
+      aReading(1, 'bowMass', 2500),
+      aReading(2, 'steadyTip', null, { choice: 'still' }),
+    ];
+    const of = (count: number) =>
+      states(aSnapshot({ rest: { readings: both.slice(0, count) } })).find(
+        ({ id }) => id === 'steady',
+      )!;
+    expect([0, 1, 2].map((count) => of(count).state)).toEqual(['untouched', 'going', 'done']);
+    expect(of(0).open).toEqual([]);
+  });
 });
 
 describe('cautions', () => {

@@ -351,6 +351,9 @@ describe('tape of a job', () => {
     // One strip is this bow's, the others are slower and faster by what was wished.
     expect(texts.filter((text) => text === 'this bow')).toHaveLength(1);
     expect(texts.filter((text) => text === 'neighbour')).toHaveLength(2);
+    expect(answer.leftOut).toBe(0);
+    const wider = tape({ neighbours: 2 });
+    expect(wider.ok && wider.sheet.strips.length).toBe(5);
   });
   test('thin air makes it shorter', () => {
     const [low, high] = [tape(), tape({ heightM: 3000 })];

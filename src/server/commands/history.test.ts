@@ -8,6 +8,7 @@ import { pretendNow } from '../clock';
 import { historyPage, historyPreview } from '../history';
 import { Problem } from '../problem';
 import { loadSnapshot } from '../load-snapshot';
+import { checkPlannedDays } from './answers';
 import { createJob, runCommand } from '.';
 
 let db: Db;
@@ -283,5 +284,17 @@ describe('a promise', () => {
     });
     send({ name: 'setAnswers', job: { promisedDay: '2026-11-24' } });
     expect(job.job.promisedDay).toBe('2026-11-24');
+  });
+  test('that stands already may be past: saying it again refuses nothing', () => {
+    const day = (promisedDay: string | null, stands: string | null) => () =>
+      checkPlannedDays(
+        { promisedDay },
+        { job: { promisedDay: stands }, today: '2026-11-24', shop: { timeZone: 'Europe/Berlin' } },
+        '/job',
+      );
+    expect(day('2026-11-20', '2026-11-20')).not.toThrow();
+    expect(day(null, '2026-11-20')).not.toThrow();
+    expect(day('2026-11-20', '2026-11-21')).toThrow();
+    expect(day('2026-11-20', null)).toThrow();
   });
 });
