@@ -12,7 +12,7 @@ import {
   FULL_KIT,
   readingsOf,
 } from '../testing/fixtures';
-import { METRIC_UNITS, mm, newton, read, TRADE_UNITS, turns } from '../units';
+import { METRIC_UNITS, mm, newton, read, TRADE_UNITS, turns, metre } from '../units';
 import {
   archerCautions,
   derive,
@@ -384,6 +384,12 @@ describe('sight marks of a job', () => {
       if (i > 0) expect(sigma).toBeGreaterThan(measured[i - 1]!);
       expect(predicted[i]).toBeGreaterThanOrEqual(sigma);
     });
+    // Without air a pin drops by s·g·d / (2 v²): what 0.3 m/s (a chronograph) does to it at 30 m.
+    const { flight, sigmaMm } = jobMarks(derive(aFinishedJob()), [metre(18), metre(30)]);
+    const { speedMps: v, peepToPinMm } = flight!;
+    const still = (peepToPinMm * 9.81 * (30 - 18) * 0.3) / v ** 3;
+    expect(sigmaMm![1]! / still).toBeGreaterThan(0.95);
+    expect(sigmaMm![1]! / still).toBeLessThan(1.3);
   });
   test('distances go by fives, in metres or yards, far enough', () => {
     expect(markDistances(null, 'm').at(-1)).toBe(40);

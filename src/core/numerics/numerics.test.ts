@@ -20,6 +20,9 @@ describe('roots', () => {
   });
   test('says so when the ends do not bracket a root', () => {
     expect(bracketedRoot((x) => x * x + 1, -1, 1, 1e-9).converged).toBe(false);
+    // Where none lies between, the end nearer to nought is told.
+    expect(bracketedRoot((x) => x * x + 1, 1, 3, 1e-9)).toMatchObject({ x: 1, residual: 2 });
+    expect(bracketedRoot((x) => x * x + 1, -3, -2, 1e-9)).toMatchObject({ x: -2, residual: 5 });
   });
   test.each<[string, (x: number) => number, number]>([
     // Flat on one side, so that a chord hardly moves: small steps are not yet a root.
