@@ -28,13 +28,24 @@ type Checked<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly errors: readonly InputError[] };
 
+/** Faults told at most: nobody mends three hundred at once, and telling them must not cost more than finding them. */
+export const MOST_FAULTS = 20;
+
+/** The first faults, and how many more there are. */
+export function toldFaults(errors: readonly InputError[]): readonly InputError[] {
+  const more = errors.length - MOST_FAULTS;
+  return more <= 0
+    ? errors
+    : [...errors.slice(0, MOST_FAULTS), { pointer: '', detail: `and ${more} more` }];
+}
+
 /** Compiles a schema once; the check then types what passes. */
 export function checker<S extends TSchema>(schema: S): (input: unknown) => Checked<Static<S>> {
   const validate = ajv.compile(schema);
   return (input) =>
     validate(input)
       ? { ok: true, value: input as Static<S> }
-      : { ok: false, errors: dedupe((validate.errors ?? []).map(say)) };
+      : { ok: false, errors: toldFaults(onceEach(validate.errors ?? [])) };
 }
 
 function say(error: ErrorObject): InputError {
@@ -50,7 +61,13 @@ function say(error: ErrorObject): InputError {
   };
 }
 
-const dedupe = (errors: InputError[]) =>
-  errors.filter(
-    (e, i) => errors.findIndex((o) => o.pointer === e.pointer && o.detail === e.detail) === i,
-  );
+/** A field that fails in two ways of a union is one fault. */
+function onceEach(errors: readonly ErrorObject[]): InputError[] {
+  const told = new Map<string, InputError>();
+  for (const error of errors) {
+    const fault = say(error);
+    const name = `${fault.pointer}\n${fault.detail}`;
+    if (!told.has(name)) told.set(name, fault);
+  }
+  return [...told.values()];
+}

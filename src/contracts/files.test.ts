@@ -123,6 +123,17 @@ describe('a bow file', () => {
     expect(`${faults[0]!.column} ${faults[0]!.message}`).toContain(words);
   });
 
+  test('of a file full of faults twenty are told and all counted; one of too many rows is not read', () => {
+    const broken = (rows: number) => readBowFile([head, ...Array(rows).fill('x')].join('\n'));
+    const { bows, faults, faultCount } = broken(900);
+    expect([bows.length, faults.length]).toEqual([0, 20]);
+    // Every row lacks nearly every cell.
+    expect(faultCount).toBeGreaterThan(900 * 10);
+    const long = broken(400_000);
+    expect(long).toMatchObject({ bows: [], faultCount: 1 });
+    expect(long.faults[0]!.message).toContain('at most 3000');
+  });
+
   test('columns that may be left out are read as not known', () => {
     const optional = BOW_COLUMNS.filter(({ required }) => !required).map(({ header }) => header);
     const keep = head.split(',').map((header) => !optional.includes(header));

@@ -33,7 +33,9 @@ interface ImportAnswer {
   readonly same: number;
   /** Every row that is, or would be, added or changed. */
   readonly rows: readonly RowChange[];
+  /** The first of them. */
   readonly faults: readonly RowFault[];
+  readonly faultCount: number;
 }
 
 /** Takes a bow file in, or only looks at it; bows not named in it stay as they are. */
@@ -41,10 +43,10 @@ export function importBows(body: unknown, on: Db = db()): ImportAnswer {
   const checked = checkImport(body);
   if (!checked.ok) throw invalid(checked.errors);
   const { text, mode, except = [], jumps } = checked.value as Static<typeof ImportRequest>;
-  const { bows, faults } = readBowFile(text);
-  if (mode === 'allOrNone' && faults.length > 0) {
+  const { bows, faults, faultCount } = readBowFile(text);
+  if (mode === 'allOrNone' && faultCount > 0) {
     throw new Problem(422, 'faulty-rows', 'The file was refused whole', {
-      detail: `${faults.length === 1 ? 'One fault' : `${faults.length} faults`}: nothing of the file was taken. ${faultText(faults[0]!)}`,
+      detail: `${faultCount === 1 ? 'One fault' : `${faultCount} faults`}: nothing of the file was taken. ${faultText(faults[0]!)}`,
       faults,
     });
   }
@@ -63,7 +65,7 @@ export function importBows(body: unknown, on: Db = db()): ImportAnswer {
       if (row.isNew) insertBow(on, bow);
       else updateBow(on, bow);
     }
-    return { saved: mode !== 'check' && bows.length > 0, ...count, rows, faults };
+    return { saved: mode !== 'check' && bows.length > 0, ...count, rows, faults, faultCount };
   });
   return run.immediate();
 }

@@ -25,14 +25,44 @@ export async function answer(
   }
 }
 
+/** What a body may hold where an address does not say otherwise. */
 const MOST_BYTES = 1_000_000;
 
-/** The body as JSON; too large or malformed is a problem, not a fault. */
-export async function readJson(request: Request): Promise<unknown> {
-  const text = await request.text();
-  if (text.length > MOST_BYTES) {
-    throw new Problem(413, 'too-large', 'The body is too large', { detail: 'At most 1 MB.' });
+const tooLarge = () =>
+  new Problem(413, 'too-large', 'The body is too large', { detail: 'At most 1 MB.' });
+
+/**
+ * The body as text, read piece by piece: one that says it is too large is not read at all, one that
+ * grows too large no further.
+ */
+async function readText(request: Request): Promise<string> {
+  const said = Number(request.headers.get('content-length') ?? 0);
+  if (said > MOST_BYTES) throw tooLarge();
+  const pieces: Uint8Array[] = [];
+  let bytes = 0;
+  const reader = request.body?.getReader();
+  for (let read = await reader?.read(); reader && read && !read.done; read = await reader.read()) {
+    bytes += read.value.byteLength;
+    if (bytes > MOST_BYTES) {
+      // What still comes is of no interest; whoever sends it may be gone already.
+      await reader.cancel().catch(() => undefined);
+      throw tooLarge();
+    }
+    pieces.push(read.value);
   }
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(pieces));
+  } catch {
+    throw new Problem(400, 'not-utf-8', 'The body is not UTF-8', {
+      detail: 'Send text as UTF-8; a file in another encoding is read on the page that takes it.',
+      errors: [{ pointer: '', detail: 'is not UTF-8' }],
+    });
+  }
+}
+
+/** The body as JSON; too large, of another encoding or malformed is a problem, not a fault. */
+export async function readJson(request: Request): Promise<unknown> {
+  const text = await readText(request);
   try {
     return JSON.parse(text) as unknown;
   } catch {

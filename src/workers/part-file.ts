@@ -4,8 +4,6 @@ import type { AnyPart, PartKind } from '@/core/kit';
 
 /** Rows read between two words about how far it is. */
 const PIECE = 1000;
-/** Faults kept; a file of another kind has one in every row. */
-const MOST_FAULTS = 2000;
 
 export type FileRead =
   | { readonly say: 'progress'; readonly done: number; readonly total: number }
@@ -14,7 +12,7 @@ export type FileRead =
       readonly kind: PartKind;
       readonly parts: readonly AnyPart[];
       readonly faults: readonly RowFault[];
-      /** Of all faults, those kept and those not. */
+      /** Of all faults, those told and those not. */
       readonly faultCount: number;
     }
   | { readonly say: 'refused'; readonly message: string };
@@ -50,8 +48,8 @@ export function* readPieces(text: unknown): Generator<FileRead> {
   for (let at = 0; at < rows.length; at += PIECE) {
     const piece = reader.read(rows.slice(at, at + PIECE));
     parts.push(...piece.rows.map(({ record }) => record));
-    faultCount += piece.faults.length;
-    faults.push(...piece.faults.slice(0, MOST_FAULTS - faults.length));
+    faultCount += piece.faultCount;
+    faults.push(...piece.faults);
     yield { say: 'progress', done: Math.min(rows.length, at + PIECE), total: rows.length };
   }
   yield { say: 'read', kind: found.kind, parts, faults, faultCount };

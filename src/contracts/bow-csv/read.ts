@@ -8,9 +8,11 @@ export type { RowFault } from '../csv';
 interface BowFile {
   readonly bows: readonly { readonly line: number; readonly bow: BowRecord }[];
   readonly faults: readonly RowFault[];
+  readonly faultCount: number;
 }
 
 const BOW_FILE_LIMIT = 900_000;
+const MOST_BOW_ROWS = 3_000;
 
 const header = (field: BowField) => BOW_COLUMNS.find((column) => column.field === field)!.header;
 
@@ -29,10 +31,10 @@ export const BOW_FORMAT: TableFormat<BowRecord> = {
 export function readBowFile(text: string): BowFile {
   if (text.length > BOW_FILE_LIMIT) {
     const message = 'The file is larger than 900 kB; a bow is about 300 letters. Split it.';
-    return { bows: [], faults: [{ line: 1, column: '', message }] };
+    return { bows: [], faults: [{ line: 1, column: '', message }], faultCount: 1 };
   }
-  const { rows, faults } = readTable(text, BOW_FORMAT);
-  return { bows: rows.map(({ line, record }) => ({ line, bow: record })), faults };
+  const { rows, faults, faultCount } = readTable(text, BOW_FORMAT, MOST_BOW_ROWS);
+  return { bows: rows.map(({ line, record }) => ({ line, bow: record })), faults, faultCount };
 }
 
 /** What single cells cannot tell: figures of one bow that contradict each other. */

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { ShopUnits } from '@/core/units';
+import { MOST_FAULTS } from '../ajv';
 import type { CellKind } from './cells';
 
 /** One column of a file: where its value stands in the record, and how it is written. */
@@ -38,8 +39,18 @@ export interface TableFormat<R> {
 
 export interface Table<R> {
   readonly rows: readonly { readonly line: number; readonly record: R }[];
+  /** The first of them, `MOST_FAULTS` of a file at most. */
   readonly faults: readonly RowFault[];
+  /** Of all faults, those told and those not. */
+  readonly faultCount: number;
 }
+
+/** A header that does not do, or a file of another kind: one fault and no rows. */
+export const refusedTable = (fault: RowFault): Table<never> => ({
+  rows: [],
+  faults: [fault],
+  faultCount: 1,
+});
 
 /** Longest cell read, letters. */
 const CELL_LIMIT = 2000;
@@ -89,16 +100,24 @@ export const headersOf = (row: readonly string[]) => row.map((cell) => cell.trim
 
 /** Reads rows one after another, in as many pieces as one likes; ids are kept between them. */
 export class RowReader<R> {
-  private readonly columns: readonly (Column<R> | null)[];
+  /** The columns of the format, each with its place in the file; -1 where it is left out. */
+  private readonly columns: readonly { readonly column: Column<R>; readonly at: number }[];
+  private readonly width: number;
   private readonly seen = new Map<string, number>();
   private line: number;
+  /** Faults told so far, of all pieces. */
+  private told = 0;
 
   constructor(
     private readonly format: TableFormat<R>,
     headerRow: readonly string[],
   ) {
-    const known = new Map(format.columns.map((column) => [column.header, column]));
-    this.columns = headersOf(headerRow).map((header) => known.get(header) ?? null);
+    const headers = headersOf(headerRow);
+    this.columns = format.columns.map((column) => ({
+      column,
+      at: headers.indexOf(column.header),
+    }));
+    this.width = headers.length;
     this.line = 2 + newlines(headerRow);
   }
 
@@ -109,6 +128,7 @@ export class RowReader<R> {
   read(rows: readonly (readonly string[])[]): Table<R> {
     const good: { line: number; record: R }[] = [];
     const faults: RowFault[] = [];
+    let faultCount = 0;
     for (const cells of rows) {
       const line = this.line;
       this.line += 1 + newlines(cells);
@@ -119,23 +139,25 @@ export class RowReader<R> {
       if (before !== undefined)
         wrong.push({ column: 'id', message: `“${id}” stands in line ${before} already` });
       else if (id) this.seen.set(id, line);
-      if (wrong.length > 0) faults.push(...wrong.map((fault) => ({ line, ...fault })));
-      else good.push({ line, record });
+      if (wrong.length === 0) good.push({ line, record });
+      faultCount += wrong.length;
+      const told = wrong.slice(0, MOST_FAULTS - this.told);
+      this.told += told.length;
+      for (const fault of told) faults.push({ line, ...fault });
     }
-    return { rows: good, faults };
+    return { rows: good, faults, faultCount };
   }
 
   private readRow(cells: readonly string[]): { record: R; wrong: Fault[] } {
     const wrong: Fault[] = [];
     const draft = this.format.blank();
-    if (cells.length > this.columns.length)
+    if (cells.length > this.width)
       wrong.push({
         column: '',
-        message: `has ${cells.length} cells for ${this.columns.length} columns`,
+        message: `has ${cells.length} cells for ${this.width} columns`,
       });
-    for (const column of this.format.columns) {
-      const i = this.columns.indexOf(column);
-      const answer = readCell(column, i < 0 ? '' : (cells[i] ?? ''));
+    for (const { column, at } of this.columns) {
+      const answer = readCell(column, at < 0 ? '' : (cells[at] ?? ''));
       if (answer.ok) column.put(draft, answer.value);
       else wrong.push({ column: column.header, message: answer.message });
     }
@@ -158,13 +180,24 @@ export function readCell<R>(column: Column<R>, cell: string) {
   return column.kind.read(cell.trim());
 }
 
-/** A whole file at once; a header that does not do is one fault at line 1 and no rows. */
-export function readTable<R>(text: string, format: TableFormat<R>): Table<R> {
+/**
+ * A whole file at once; a header that does not do, or more rows than `mostRows`, is one fault at line 1
+ * and no rows.
+ */
+export function readTable<R>(text: string, format: TableFormat<R>, mostRows = Infinity): Table<R> {
   if (text.trim() === '')
-    return { rows: [], faults: [{ line: 1, column: '', message: 'The file is empty.' }] };
+    return refusedTable({ line: 1, column: '', message: 'The file is empty.' });
   const [header = [], ...rows] = cellsOf(text);
   const wrong = headerFault(headersOf(header), format);
-  return wrong ? { rows: [], faults: [wrong] } : new RowReader(format, header).read(rows);
+  if (wrong) return refusedTable(wrong);
+  // The last line ends with a line break as a rule, which is no row.
+  if (rows.length > mostRows + 1)
+    return refusedTable({
+      line: 1,
+      column: '',
+      message: `The file has ${rows.length} rows; at most ${mostRows}. Split it.`,
+    });
+  return new RowReader(format, header).read(rows);
 }
 
 export const writeCell = <R>(column: Column<R>, record: R): string =>

@@ -1,5 +1,13 @@
 import { isPartKind, PART_KINDS, type AnyPart, type PartKind } from '@/core/kit';
-import { cellsOf, columnLines, headersOf, readTable, writeTable, type Table } from '../csv';
+import {
+  cellsOf,
+  columnLines,
+  headersOf,
+  readTable,
+  refusedTable,
+  writeTable,
+  type Table,
+} from '../csv';
 import { partFormat } from './format';
 
 export * from './attr-columns';
@@ -35,10 +43,7 @@ export function kindOfFile(rows: readonly (readonly string[])[]): KindFound {
 
 /** Reads a whole file of parts; which slot it is of stands in it. */
 export function readPartFile(text: string): Table<AnyPart> {
-  const refuse = (message: string) => ({
-    rows: [],
-    faults: [{ line: 1, column: '', message }],
-  });
+  const refuse = (message: string) => refusedTable({ line: 1, column: '', message });
   if (text.trim() === '') return refuse('The file is empty.');
   const found = kindOfFile(cellsOf(text.slice(0, 200_000)));
   return found.ok ? readTable(text, partFormat(found.kind)) : refuse(found.message);

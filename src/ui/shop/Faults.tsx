@@ -5,23 +5,21 @@ import { Text } from '../pieces/Text';
 import { bowStock as w } from '../words';
 import { FileTable } from './FileTable';
 
-const SHOWN = 40;
-
-/** What is wrong with a file, by line and column. */
+/** What is wrong with a file, by line and column; `count` is of all faults, those not told among them. */
 export function Faults({ faults, count }: { faults: readonly RowFault[]; count: number }) {
   return (
     <FileTable
       label={w.faults}
       heads={w.faultHeads}
       more={
-        count > SHOWN && (
+        count > faults.length && (
           <Text variant="small" soft as="p">
-            {w.moreFaults(count - SHOWN)}
+            {w.moreFaults(count - faults.length)}
           </Text>
         )
       }
     >
-      {faults.slice(0, SHOWN).map(({ line, column, message }, i) => (
+      {faults.map(({ line, column, message }, i) => (
         <TableRow key={i}>
           <TableCell>
             <Text variant="figure">{line}</Text>

@@ -53,11 +53,11 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
         />
         {looked && (
           <Verdict role="status">
-            <b>{w.looked(looked.added, looked.changed, looked.same, looked.faults.length)}</b>
+            <b>{w.looked(looked.added, looked.changed, looked.same, looked.faultCount)}</b>
           </Verdict>
         )}
-        {looked && looked.faults.length > 0 && (
-          <Faults faults={looked.faults} count={looked.faults.length} />
+        {looked && looked.faultCount > 0 && (
+          <Faults faults={looked.faults} count={looked.faultCount} />
         )}
         <ChangeList
           jumps={jumps}
@@ -74,12 +74,12 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
           </Note>
         )}
         <Actions>
-          {looked && looked.faults.length === 0 && (
+          {looked && looked.faultCount === 0 && (
             <Button variant="contained" onClick={() => void take('allOrNone')}>
               {w.takeAll(taken)}
             </Button>
           )}
-          {looked && looked.faults.length > 0 && (
+          {looked && looked.faultCount > 0 && (
             <>
               {good > 0 && (
                 <Button variant="contained" onClick={() => void take('keepGood')}>
@@ -91,7 +91,7 @@ export function ImportBows({ onClose, onDone }: { onClose: () => void; onDone: (
               </Button>
             </>
           )}
-          {(!looked || looked.faults.length === 0) && (
+          {(!looked || looked.faultCount === 0) && (
             <Button variant="text" onClick={onClose}>
               {frame.cancel}
             </Button>

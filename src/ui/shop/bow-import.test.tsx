@@ -28,6 +28,7 @@ beforeEach(() => {
             same: 2,
             rows: ROWS,
             faults: [],
+            faultCount: 0,
           }),
         };
   }) as never;

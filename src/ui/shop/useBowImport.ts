@@ -18,6 +18,7 @@ interface Answer {
   readonly same: number;
   readonly rows: readonly RowChange[];
   readonly faults: readonly Fault[];
+  readonly faultCount: number;
 }
 
 /**
