@@ -43,13 +43,13 @@ describe('the demo shop', () => {
     expect(sheet.open).toEqual([]);
     expect(sheet.openReason).toBeNull();
   });
-  test('one has stale values, one waits for a part', () => {
+  test('one has stale values, one waits for a part', async () => {
     expect(derive(jobOf('Ilse')).plan.stale.length).toBeGreaterThan(3);
     const waiting = jobOf('Bettina');
     expect(
       waiting.parts.some(({ arrivesDay }) => arrivesDay !== null && arrivesDay > waiting.today),
     ).toBe(true);
-    const tickets = todayView(db).tickets;
+    const tickets = (await todayView(db)).tickets;
     expect(tickets.find(({ name }) => name.startsWith('Bettina'))!.state).toBe('waits');
     expect(tickets.find(({ name }) => name.startsWith('Ilse'))!.state).toBe('again');
   });

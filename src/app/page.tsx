@@ -1,6 +1,6 @@
 import { todayView } from '@/server/today-view';
 import { TodayPage } from '@/ui/today/TodayPage';
 
-export default function Page() {
-  return <TodayPage view={todayView()} />;
+export default async function Page() {
+  return <TodayPage view={await todayView()} />;
 }

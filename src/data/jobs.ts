@@ -132,23 +132,28 @@ export const allJobs = (db: Db): Job[] =>
       }
     });
 
-interface JobHead {
-  readonly id: string;
-  readonly number: number;
-  readonly deliveredAt: string | null;
-  /** Empty where the archer is not to be found. */
-  readonly name: string;
-}
-
-/** Every job by what can be read of it whatever else is wrong; promised first. */
-export const jobHeads = (db: Db): JobHead[] =>
+/**
+ * Open jobs with an appointment from an instant on, promised first.
+ *
+ * @param jobId only this one; null for all.
+ */
+export const jobsAppointed = (db: Db, from: string, jobId: string | null): Job[] =>
   db
     .prepare(
-      `SELECT job.id, number, delivered_at AS deliveredAt, coalesce(archer.name, '') AS name
-       FROM job LEFT JOIN archer ON archer.id = job.archer_id
+      `SELECT ${jobMapping.columnList} FROM job
+       WHERE delivered_at IS NULL AND julianday(appointment_at) >= julianday(@from)
+         AND (@jobId IS NULL OR id = @jobId)
        ORDER BY promised_day IS NULL, promised_day, number`,
     )
-    .all() as JobHead[];
+    .all({ from, jobId })
+    .flatMap((row) => {
+      try {
+        return [jobMapping.fromRow(row)];
+      } catch {
+        // Named on Today; the others are none the worse for it.
+        return [];
+      }
+    });
 
 /** Jobs of one archer, newest first. */
 export const jobsOfArcher = (db: Db, archerId: string): Job[] =>

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
+import { fold } from './spelling';
 
 const DIRECTORY = join(/* turbopackIgnore: true */ process.cwd(), 'src/data/migrations');
 
@@ -11,6 +12,8 @@ const DIRECTORY = join(/* turbopackIgnore: true */ process.cwd(), 'src/data/migr
  * @returns the numbers that ran.
  */
 export function migrate(db: Database, directory = DIRECTORY): number[] {
+  // The schema calls it: names are found whatever their accents.
+  db.function('folded', { deterministic: true }, (text) => fold(String(text ?? '')));
   const files = readdirSync(directory)
     .filter((name) => /^\d{4}-[a-z-]+\.sql$/.test(name))
     .sort();

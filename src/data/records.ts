@@ -204,7 +204,7 @@ export const addStepTime = (
 export function stepTimes(db: Db): StepTimes {
   const rows = db
     .prepare(
-      'SELECT step_id AS id, count(*) AS count, sum(ln(seconds / 60)) AS sumLogMin FROM step_time GROUP BY step_id',
+      'SELECT step_id AS id, count, sum_log_min AS sumLogMin FROM step_time_sum ORDER BY step_id',
     )
     .all() as { id: string; count: number; sumLogMin: number }[];
   return Object.fromEntries(rows.map(({ id, count, sumLogMin }) => [id, { count, sumLogMin }]));

@@ -69,7 +69,7 @@ describe('days are planned between today and two years', () => {
     [{ appointmentAt: '2026-11-26T09:00:00+01' }, '/appointmentAt'],
     [{ appointmentAt: '2031-11-26T09:00:00Z' }, '/appointmentAt'],
     [{ appointmentAt: '2026-11-22T09:00:00Z' }, '/appointmentAt'],
-  ])('%j is refused with its field, in a new job and in one that is open', (job, field) => {
+  ])('%j is refused with its field, in a new job and in one that is open', async (job, field) => {
     const archer = { name: 'Runa Vik' };
     expect(faultOf(() => createJob({ who: 'T', archer, job }, db))).toEqual([`/job${field}`]);
     const open = createJob({ who: 'T', archer, job: {} }, db);
@@ -77,16 +77,16 @@ describe('days are planned between today and two years', () => {
     const body = { who: 'T', version: open.job.version, command };
     expect(faultOf(() => runCommand(open.job.id, body, db))).toEqual([`/command/job${field}`]);
     // Nothing half-saved: neither the refused job nor the refused answer.
-    expect(todayView(db).tickets).toHaveLength(1);
-    expect(todayView(db).tickets[0]!.promisedDay).toBeNull();
+    expect((await todayView(db)).tickets).toHaveLength(1);
+    expect((await todayView(db)).tickets[0]!.promisedDay).toBeNull();
   });
 });
 
 describe('who it is', () => {
-  test('an empty id is nobody: the second customer does not become the first', () => {
+  test('an empty id is nobody: the second customer does not become the first', async () => {
     const body = (name: string) => ({ who: 'T', archerId: '', archer: { name }, job: {} });
     expect(faultOf(() => createJob(body('Runa Vik'), db))).toEqual(['/archerId']);
-    expect(todayView(db).tickets).toEqual([]);
+    expect((await todayView(db)).tickets).toEqual([]);
   });
   test('answers beside a known archer are refused by name, not dropped', () => {
     const { archer } = createJob({ who: 'T', archer: { name: 'Runa Vik' }, job: {} }, db);
@@ -108,7 +108,7 @@ describe('who it is', () => {
 });
 
 describe('one job that cannot be read', () => {
-  const shop = () => {
+  const shop = async () => {
     seedDemo(db);
     return todayView(db);
   };
@@ -119,21 +119,21 @@ describe('one job that cannot be read', () => {
       'an appointment of an earlier version',
       "UPDATE job SET appointment_at = '2026-11-26T09:00:00+01' WHERE id = ?",
     ],
-  ])('%s: the others stand on Today, in the calendar and in find', (_, sql) => {
+  ])('%s: the others stand on Today, in the calendar and in find', async (_, sql) => {
     jest.spyOn(console, 'error').mockImplementation(() => undefined);
-    const before = shop();
+    const before = await shop();
     const broken = before.tickets.find(({ name }) => name.startsWith('Ilse'))!;
     // A disk does not ask the schema.
     db.pragma('ignore_check_constraints = ON');
     db.prepare(sql).run(broken.jobId);
-    const after = todayView(db);
+    const after = await todayView(db);
     expect(after.unreadable).toEqual([
       { jobId: broken.jobId, number: broken.number, name: broken.name },
     ]);
     expect(after.tickets.map(({ jobId }) => jobId)).toEqual(
       before.tickets.map(({ jobId }) => jobId).filter((id) => id !== broken.jobId),
     );
-    expect(calendarView(db).plan.visits.length).toBeGreaterThan(0);
+    expect((await calendarView(db)).plan.visits.length).toBeGreaterThan(0);
     expect(find('Casimir', db)).toHaveLength(1);
     expect(appointmentsFile(null, db)).toContain('END:VCALENDAR');
   });

@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import { derive } from '@/core/job';
 import { addDays } from '@/core/units';
 import { openDb, type Db } from '@/data/db';
+import { migrate } from '@/data/migrate';
 import { allPins } from '@/data/pins';
 import { saveShopSettings, shopSettings } from '@/data/settings';
 import { allJobs } from '@/data/jobs';
@@ -11,7 +12,7 @@ import { calendarView, putVisit } from './calendar';
 import { pretendNow, shopInstant } from './clock';
 import { appointmentsFile, closedDaysIn, takeClosedDays } from './ics';
 import { runCommand } from './commands';
-import { Problem } from './problem';
+import { problemComing, problemOf } from './testing/problem-of';
 import { loadSnapshot } from './load-snapshot';
 import { noteStepTime } from './note-step-time';
 import { rememberPlace } from './remember-place';
@@ -30,6 +31,7 @@ beforeEach(() => {
   pretendNow(MORNING);
   // Filled once; every test has a copy of its own.
   db = new Database(seeded);
+  migrate(db);
 });
 afterEach(() => {
   db.close();
@@ -41,20 +43,11 @@ const jobOf = (name: string) =>
   allJobs(db)
     .map(({ id }) => loadSnapshot(id, db)!)
     .find(({ archer }) => archer.name.startsWith(name))!;
-const problemOf = (run: () => unknown): Problem => {
-  try {
-    run();
-  } catch (error) {
-    expect(error).toBeInstanceOf(Problem);
-    return error as Problem;
-  }
-  throw new Error('nothing was refused');
-};
 const at = (minutes: number, day = '2026-11-24') => ({ day, minutes });
 
 describe('the bench of the coming days', () => {
-  test('open jobs with a bow and a rest, and first fits by appointment; who has their bow is out', () => {
-    const { input, plan, firstDay } = calendarView(db);
+  test('open jobs with a bow and a rest, and first fits by appointment; who has their bow is out', async () => {
+    const { input, plan, firstDay } = await calendarView(db);
     expect(firstDay).toBe('2026-11-24');
     expect(input.now).toBe(10 * 60 + 20);
     const names = input.jobs.map(({ name }) => name);
@@ -65,8 +58,8 @@ describe('the bench of the coming days', () => {
     expect(noor).toMatchObject({ station: 'counter', from: 15 * 60 + 30, toArrange: false });
   });
 
-  test('a visit that needs a part waits for the day it comes, the others do not', () => {
-    const { input } = calendarView(db);
+  test('a visit that needs a part waits for the day it comes, the others do not', async () => {
+    const { input } = await calendarView(db);
     const bettina = input.jobs.find(({ name }) => name === 'Bettina Olufsen')!;
     const waits = bettina.visits.filter(({ release }) => release > 0);
     expect(waits.length).toBeGreaterThan(0);
@@ -75,14 +68,14 @@ describe('the bench of the coming days', () => {
     expect(waits[0]!.release).toBe(3 * DAY + 9 * 60);
   });
 
-  test('closed days and days off are nobody’s', () => {
+  test('closed days and days off are nobody’s', async () => {
     const shop = shopSettings(db);
     saveShopSettings(db, {
       ...shop,
       closed: [{ day: '2026-11-25', name: 'x' }],
       hours: { 'T. Okoro': [{ from: 600, to: 700 }, null, null, null, null, null, null] },
     });
-    const { input } = calendarView(db);
+    const { input } = await calendarView(db);
     const [okoro, lindauer] = input.people;
     // The next Monday is six days off.
     expect(okoro!.shifts[0]).toEqual({ from: 6 * DAY + 600, to: 6 * DAY + 700 });
@@ -91,7 +84,7 @@ describe('the bench of the coming days', () => {
     ]);
   });
 
-  test('when the clocks change, nine in the shop is nine in the shop', () => {
+  test('when the clocks change, nine in the shop is nine in the shop', async () => {
     expect(shopInstant('Europe/Berlin', '2026-03-28', 540)).toBe('2026-03-28T08:00:00.000Z');
     expect(shopInstant('Europe/Berlin', '2026-03-29', 540)).toBe('2026-03-29T07:00:00.000Z');
     expect(shopInstant('Europe/Berlin', '2026-10-25', 540)).toBe('2026-10-25T08:00:00.000Z');
@@ -107,69 +100,80 @@ describe('the bench of the coming days', () => {
       },
       db,
     );
-    const { input } = calendarView(db);
+    const { input } = await calendarView(db);
     const teodor = input.jobs.find(({ name }) => name === 'Teodor Quast')!;
     expect(teodor.appointment!.from).toBe(3 * DAY + 16 * 60);
   });
 });
 
 describe('a visit put somewhere', () => {
-  const press = () => {
-    const { plan } = calendarView(db);
+  const press = async () => {
+    const { plan } = await calendarView(db);
     return plan.visits.find(({ station }) => station === 'press')!;
   };
-  test('stands there, also after the shop was asked anew, and can be let go', () => {
-    const { jobId, visitId } = press();
-    const put = putVisit({ jobId, visitId, at: at(15 * 60), who: 'T. Okoro' }, db);
+  test('stands there, also after the shop was asked anew, and can be let go', async () => {
+    const { jobId, visitId } = await press();
+    const put = await putVisit({ jobId, visitId, at: at(15 * 60), who: 'T. Okoro' }, db);
     expect(put.plan.visits.find((visit) => visit.pinned)).toMatchObject({ jobId, from: 900 });
-    expect(calendarView(db).plan.visits.find((visit) => visit.pinned)).toMatchObject({ from: 900 });
-    putVisit({ jobId, visitId, at: null, who: 'T. Okoro' }, db);
+    expect((await calendarView(db)).plan.visits.find((visit) => visit.pinned)).toMatchObject({
+      from: 900,
+    });
+    await putVisit({ jobId, visitId, at: null, who: 'T. Okoro' }, db);
     expect(allPins(db)).toEqual([]);
   });
   test.each([
     [at(60), 'visit-tooEarly', 'the time is past'],
     [at(22 * 60), 'visit-nobodyFree', 'Nobody works'],
     [at(10 * 60, '2026-11-23'), 'visit-tooEarly', 'Earliest: 2026-11-24'],
-  ])('%j is refused, and nothing is kept', (when, reason, words) => {
-    const { jobId, visitId } = press();
-    const problem = problemOf(() => putVisit({ jobId, visitId, at: when, who: 'T' }, db));
+  ])('%j is refused, and nothing is kept', async (when, reason, words) => {
+    const { jobId, visitId } = await press();
+    const problem = await problemComing(() => putVisit({ jobId, visitId, at: when, who: 'T' }, db));
     expect(problem).toMatchObject({ status: 422, reason });
     expect(problem.more.detail).toContain(words);
     expect(allPins(db)).toEqual([]);
   });
-  test('on top of another one that was put there', () => {
-    const visits = calendarView(db).plan.visits.filter(({ station }) => station === 'press');
+  test('on top of another one that was put there', async () => {
+    const visits = (await calendarView(db)).plan.visits.filter(
+      ({ station }) => station === 'press',
+    );
     expect(visits.length).toBeGreaterThan(1);
     const [a, b] = visits;
-    putVisit({ jobId: a!.jobId, visitId: a!.visitId, at: at(16 * 60), who: 'T' }, db);
+    await putVisit({ jobId: a!.jobId, visitId: a!.visitId, at: at(16 * 60), who: 'T' }, db);
     expect(
-      problemOf(() =>
-        putVisit({ jobId: b!.jobId, visitId: b!.visitId, at: at(16 * 60), who: 'T' }, db),
+      (
+        await problemComing(() =>
+          putVisit({ jobId: b!.jobId, visitId: b!.visitId, at: at(16 * 60), who: 'T' }, db),
+        )
       ).more.detail,
     ).toContain('The press is taken then');
   });
-  test('of a job or a visit that is none, or malformed', () => {
-    const { jobId } = press();
+  test('of a job or a visit that is none, or malformed', async () => {
+    const { jobId } = await press();
     expect(
-      problemOf(() => putVisit({ jobId, visitId: 'nonsense', at: at(900), who: 'T' }, db)).status,
+      (
+        await problemComing(() =>
+          putVisit({ jobId, visitId: 'nonsense', at: at(900), who: 'T' }, db),
+        )
+      ).status,
     ).toBe(404);
-    expect(problemOf(() => putVisit({ jobId }, db)).status).toBe(400);
+    expect((await problemComing(() => putVisit({ jobId }, db))).status).toBe(400);
     expect(
-      problemOf(() => putVisit({ jobId, visitId: 'x', at: at(2000), who: 'T' }, db)).status,
+      (await problemComing(() => putVisit({ jobId, visitId: 'x', at: at(2000), who: 'T' }, db)))
+        .status,
     ).toBe(400);
   });
-  test('once its work is done the pin holds nothing up', () => {
-    const { jobId, visitId } = press();
-    putVisit({ jobId, visitId, at: at(15 * 60), who: 'T' }, db);
+  test('once its work is done the pin holds nothing up', async () => {
+    const { jobId, visitId } = await press();
+    await putVisit({ jobId, visitId, at: at(15 * 60), who: 'T' }, db);
     pretendNow(new Date('2026-11-25T10:00:00+01:00'));
-    expect(calendarView(db).plan.unplaced).toEqual([]);
+    expect((await calendarView(db)).plan.unplaced).toEqual([]);
   });
 });
 
 describe('planning in the page’s own thread', () => {
   const all = (data: unknown): CalendarSaid[] => [...planPieces(data)];
-  test('says how far it is, then the plan, never a worse one', () => {
-    const { input, plan } = calendarView(db);
+  test('says how far it is, then the plan, never a worse one', async () => {
+    const { input, plan } = await calendarView(db);
     const said = all(input);
     const parts = said.flatMap((one) => (one.say === 'progress' ? [one.part] : []));
     expect(parts.length).toBeGreaterThan(1);
@@ -178,8 +182,8 @@ describe('planning in the page’s own thread', () => {
     const last = said.at(-1)!;
     expect(last.say === 'plan' && last.plan.lateness).toBeLessThanOrEqual(plan.lateness);
   });
-  test('remedies of what is late come with it', () => {
-    const { input } = calendarView(db);
+  test('remedies of what is late come with it', async () => {
+    const { input } = await calendarView(db);
     const jobs = input.jobs.map((job) =>
       job.visits.length > 3 ? { ...job, due: input.now + 30 } : job,
     );

@@ -22,7 +22,7 @@ import { allPins, dropPin, putPin } from '@/data/pins';
 import { shopSettings } from '@/data/settings';
 import { now, shopDay, shopInstant, shopMinutes } from './clock';
 import { invalid, notFound, Problem } from './problem';
-import { readJobs, type ReadJob } from './read-jobs';
+import { openJobs, type ReadJob } from './open-jobs';
 
 /** The page's own thread goes on looking; the server only puts everything somewhere. */
 const FIRST_LOOKS = 8;
@@ -33,11 +33,12 @@ const shopTime = (timeZone: string, instant: Date | string): ShopTime => ({
   minutes: shopMinutes(timeZone, instant),
 });
 
-/** Open jobs only: who has their bow has nothing left at the bench. */
-const openJobs = (from: Db): readonly ReadJob[] => readJobs(from, { openOnly: true }).jobs;
-
 /** The bench from now on: what is to be planned, and a first plan of it. */
-export function calendarView(from: Db = db(), open = openJobs(from)): CalendarView {
+export const calendarView = async (from: Db = db()): Promise<CalendarView> =>
+  viewOf(from, (await openJobs(from)).jobs);
+
+/** Open jobs only: who has their bow has nothing left at the bench. */
+export function viewOf(from: Db, open: readonly ReadJob[]): CalendarView {
   const { firstDay, input } = inputNow(from, open);
   return { firstDay, input, plan: planCalendar(input, seeded(CALENDAR_SEED), FIRST_LOOKS) };
 }
@@ -85,12 +86,14 @@ const PutRequest = Type.Object(
 const checkPut = checker(PutRequest);
 
 /** Puts a visit at a time, or lets it go. Where it cannot stand, nothing changes and the reason is said. */
-export function putVisit(body: unknown, on: Db = db()): CalendarView {
+export async function putVisit(body: unknown, on: Db = db()): Promise<CalendarView> {
   const checked = checkPut(body);
   if (!checked.ok) throw invalid(checked.errors);
   const { jobId, visitId, at, who } = checked.value;
+  // Nobody else writes between this line and the transaction: both run in one go.
+  const open = (await openJobs(on)).jobs;
   const run = on.transaction(() => {
-    const { firstDay, input, shop } = inputNow(on, openJobs(on));
+    const { firstDay, input, shop } = inputNow(on, open);
     const job = input.jobs.find(({ id }) => id === jobId);
     const visit = job?.visits.find(({ id }) => id === visitId);
     if (!job || !visit) {
@@ -115,7 +118,7 @@ export function putVisit(body: unknown, on: Db = db()): CalendarView {
     });
   });
   run.immediate();
-  return calendarView(on);
+  return viewOf(on, open);
 }
 
 const withPin = (

@@ -1,8 +1,7 @@
 import { bowName } from '@/core/bow';
 import { db, type Db } from '@/data/db';
-import { allJobs, archerById } from '@/data/jobs';
+import { findJobs } from '@/data/job-find';
 import { bowById } from '@/data/stock';
-import { closeness, fold } from './spelling';
 
 interface Found {
   readonly jobId: string;
@@ -13,29 +12,15 @@ interface Found {
 }
 
 const MOST = 12;
+/** More letters than this nobody looks for. */
+const LONGEST = 100;
 
 /**
- * Jobs by archer, guardian, their phones, bow or ticket number; accents and case do not matter, and a name may be
- * a letter or two off. What is spelt as asked comes first.
+ * Jobs by archer, guardian, their telephones, bow, its number or ticket; accents and case do not
+ * matter, and a name may be a letter or two off. What is spelt as asked comes first.
  */
-export function find(query: string, from: Db = db()): Found[] {
-  const words = fold(query).split(/\s+/).filter(Boolean);
-  if (words.length === 0) return [];
-  return allJobs(from)
-    .flatMap((job) => {
-      const archer = archerById(from, job.archerId);
-      if (!archer) return [];
-      const bow = job.bowId ? bowById(from, job.bowId) : null;
-      const about = bow ? bowName(bow) : 'no bow yet';
-      const { name, phone, guardianName, guardianPhone } = archer;
-      // A child’s bow is fetched by who brought the child.
-      const numbers = [phone, guardianPhone].flatMap((each) => [each.replace(/\s/g, ''), each]);
-      const text = fold([name, ...numbers, about, job.number, guardianName].join(' '));
-      const off = closeness(words, text);
-      const found = { jobId: job.id, number: job.number, archerId: archer.id, name, about };
-      return off === null ? [] : [{ off, found }];
-    })
-    .sort((a, b) => a.off - b.off)
-    .slice(0, MOST)
-    .map(({ found }) => found);
-}
+export const find = (query: string, from: Db = db()): Found[] =>
+  findJobs(from, query.slice(0, LONGEST), MOST).map(({ bowId, ...job }) => {
+    const bow = bowId === null ? null : bowById(from, bowId);
+    return { ...job, about: bow ? bowName(bow) : 'no bow yet' };
+  });

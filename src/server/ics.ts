@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import { APPOINTMENT_MIN, type ClosedDay } from '@/core/job';
 import { addDays } from '@/core/units';
 import { db, type Db } from '@/data/db';
-import { allJobs, archerById } from '@/data/jobs';
+import { archerById, jobsAppointed } from '@/data/jobs';
 import { shopSettings, saveShopSettings } from '@/data/settings';
 import { bowById } from '@/data/stock';
 import { bowName } from '@/core/bow';
@@ -28,8 +28,8 @@ export function appointmentsFile(jobId: string | null, from: Db = db()): string 
   const calendar = new ICAL.Component(['vcalendar', [], []]);
   calendar.addPropertyWithValue('version', '2.0');
   calendar.addPropertyWithValue('prodid', '-//Waffenrad//Appointments//EN');
-  for (const job of allJobs(from)) {
-    if (!job.appointmentAt || job.deliveredAt || (jobId !== null && job.id !== jobId)) continue;
+  for (const job of jobsAppointed(from, now().toISOString(), jobId)) {
+    if (!job.appointmentAt) continue;
     const start = new Date(job.appointmentAt);
     if (start < now()) continue;
     const archer = archerById(from, job.archerId);

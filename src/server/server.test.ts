@@ -212,13 +212,13 @@ describe('with a shop', () => {
     expect(find('a', db)).toHaveLength(2);
   });
 
-  test('today: what is promised first stands first, the delivered last', () => {
+  test('today: what is promised first stands first, the delivered last', async () => {
     open('Late');
     // Promised a week ago, when it was still to come.
     db.prepare(`UPDATE job SET promised_day = '2026-11-20'`).run();
     open('Never');
     open('Soon', { promisedDay: '2026-11-25' });
-    const view = todayView(db);
+    const view = await todayView(db);
     expect(view.day).toBe('2026-11-24');
     expect(view.minutesNow).toBe(10 * 60 + 20);
     expect(view.tickets.map(({ name }) => name)).toEqual(['Late', 'Soon', 'Never']);
@@ -229,14 +229,19 @@ describe('with a shop', () => {
     });
     expect(view.tickets[1]!.late).toBeNull();
   });
-  test('an appointment today puts the fit on the counter', () => {
+  test('an appointment today puts the fit on the counter', async () => {
     open('Noor', { appointmentAt: '2026-11-24T14:30:00Z' });
-    expect(todayView(db).visits).toMatchObject([
+    expect((await todayView(db)).calendar.plan.visits).toMatchObject([
       { name: 'Noor', station: 'counter', archer: true, from: 15 * 60 + 30 },
     ]);
   });
-  test('an empty shop has an empty day', () => {
-    expect(todayView(db)).toMatchObject({ tickets: [], visits: [], arriving: [], comingBack: [] });
+  test('an empty shop has an empty day', async () => {
+    expect(await todayView(db)).toMatchObject({
+      tickets: [],
+      calendar: { plan: { visits: [] } },
+      arriving: [],
+      comingBack: [],
+    });
   });
 
   test('settings are saved whole; a place that is no time zone is refused', () => {

@@ -1,11 +1,12 @@
 import { bowName } from '@/core/bow';
 import {
   dayOfMinute,
+  GROWS_DAYS,
   remeasureDay,
   stageStates,
+  withAge,
   type JobSnapshot,
   type Ticket,
-  type TicketState,
   type TodayView,
 } from '@/core/job';
 import { setupValue } from '@/core/setup';
@@ -14,27 +15,37 @@ import { USUAL_SHIFT, type LateJob } from '@/core/calendar';
 import { COME_BACK_DAYS } from '@/core/sheet';
 import { addDays } from '@/core/units';
 import { db, type Db } from '@/data/db';
+import {
+  allAwaited,
+  deliveredPage,
+  deliveredSince,
+  growingMeasured,
+  type DeliveredHead,
+} from '@/data/job-heads';
+import { archerById } from '@/data/jobs';
 import { ordersForTheShelf as forTheShelf } from '@/data/orders';
+import { readingsOf } from '@/data/records';
 import { shopSettings } from '@/data/settings';
-import { calendarView } from './calendar';
-import { now, shopDay, shopMinutes } from './clock';
-import { readJobs, type ReadJob } from './read-jobs';
+import { viewOf } from './calendar';
+import { now, shopDay, shopInstant, shopMinutes } from './clock';
+import { openJobs, type ReadJob } from './open-jobs';
 
-/** The home screen: tickets in order of what to do next, the bench's day, arrivals, returns. */
-export function todayView(from: Db = db()): TodayView {
+/** Delivered bows shown among the tickets; the others stand on a page of their own. */
+const DELIVERED_SHOWN = 6;
+/** Who was asked back so long ago and has not come stands there no more, days. Shop rule. */
+const ASKED_BACK_DAYS = 30;
+const MOST_COMING_BACK = 40;
+const GROWN_YEARS = 18;
+
+/** The home screen: tickets in order of what to do next, the bench’s day, arrivals, returns. */
+export async function todayView(from: Db = db()): Promise<TodayView> {
+  const open = await openJobs(from);
   const shop = shopSettings(from);
   const day = shopDay(shop.timeZone);
   const minutesNow = shopMinutes(shop.timeZone, now());
-  const { jobs: all, unreadable } = readJobs(from);
-  const jobs = all.map(({ snapshot }) => snapshot);
-  const openJobs = all.filter(({ snapshot }) => !snapshot.job.deliveredAt);
-  // Who was measured anew in a later job is asked back for that one.
-  const newest = new Map(
-    [...jobs].sort((a, b) => a.job.number - b.job.number).map(({ job }) => [job.archerId, job.id]),
-  );
-  const calendar = calendarView(from, openJobs);
+  const calendar = viewOf(from, open.jobs);
   const late = new Map(calendar.plan.late.map((entry) => [entry.jobId, entry]));
-  const tickets = all.map((job) =>
+  const tickets = open.jobs.map((job) =>
     ticketOf(job, day, lateWords(late.get(job.snapshot.job.id), day)),
   );
   const shifts = calendar.input.people.flatMap((person) =>
@@ -43,19 +54,21 @@ export function todayView(from: Db = db()): TodayView {
   return {
     day,
     minutesNow,
-    tickets: tickets.sort(byUrgency),
-    visits: calendar.plan.visits.filter((visit) => visit.from < 1440),
-    calendar,
+    tickets: [
+      ...tickets.sort(byUrgency),
+      ...deliveredPage(from, DELIVERED_SHOWN).map((head) => deliveredTicket(head, shop.timeZone)),
+    ],
+    calendar: {
+      firstDay: calendar.firstDay,
+      plan: {
+        ...calendar.plan,
+        visits: calendar.plan.visits.filter((visit) => visit.from < 1440),
+        unplaced: [],
+      },
+    },
     closedFor: shop.closed.find((closed) => closed.day === day)?.name ?? null,
     arriving: [
-      ...jobs.flatMap((snapshot) =>
-        awaited(snapshot).map(({ day: on, label }) => ({
-          day: on,
-          label,
-          name: snapshot.archer.name,
-          jobId: snapshot.job.id,
-        })),
-      ),
+      ...allAwaited(from),
       ...forTheShelf(from).map(({ label, arrivesDay }) => ({
         day: arrivesDay,
         label,
@@ -63,25 +76,8 @@ export function todayView(from: Db = db()): TodayView {
         jobId: null,
       })),
     ].sort((a, b) => a.day.localeCompare(b.day)),
-    comingBack: jobs
-      .flatMap(({ job, archer, fitReadings }) => {
-        const entry = { name: archer.name, jobId: job.id };
-        const measure = newest.get(archer.id) === job.id ? remeasureDay(archer, fitReadings) : null;
-        return [
-          ...(job.deliveredAt
-            ? [
-                {
-                  ...entry,
-                  day: comeBackDay(shop.timeZone, job.deliveredAt),
-                  why: 'visit' as const,
-                },
-              ]
-            : []),
-          ...(measure === null ? [] : [{ ...entry, day: measure, why: 'measure' as const }]),
-        ];
-      })
-      .sort((a, b) => a.day.localeCompare(b.day)),
-    unreadable,
+    comingBack: comingBack(from, shop.timeZone, day),
+    unreadable: open.unreadable,
     shopName: shop.name,
     people: shop.people,
     timeZone: shop.timeZone,
@@ -90,7 +86,37 @@ export function todayView(from: Db = db()): TodayView {
   };
 }
 
-/** What a job waits for or got, the bow first, with its day. */
+/** Who is asked back: for the second visit, or to be measured again since they grow. */
+function comingBack(from: Db, timeZone: string, day: string): TodayView['comingBack'] {
+  const since = (days: number) => shopInstant(timeZone, addDays(day, -days), 0);
+  const visits = deliveredSince(
+    from,
+    since(COME_BACK_DAYS + ASKED_BACK_DAYS),
+    MOST_COMING_BACK,
+  ).map(({ jobId, name, deliveredAt }) => ({
+    day: comeBackDay(timeZone, deliveredAt),
+    name,
+    jobId,
+    why: 'visit' as const,
+  }));
+  const growing = {
+    since: since(GROWS_DAYS + ASKED_BACK_DAYS),
+    // Nobody older grows; how old exactly is asked of each.
+    bornFrom: `${Number(day.slice(0, 4)) - GROWN_YEARS}${day.slice(4)}`,
+  };
+  const measures = growingMeasured(from, growing).flatMap(({ archerId, jobId }) => {
+    const archer = archerById(from, archerId);
+    // Who was measured anew in a later job is asked back for that one.
+    const due =
+      archer && remeasureDay(withAge(archer, day), readingsOf(from, jobId, null).fitReadings);
+    return due ? [{ day: due, name: archer.name, jobId, why: 'measure' as const }] : [];
+  });
+  return [...visits, ...measures]
+    .sort((a, b) => a.day.localeCompare(b.day))
+    .slice(0, MOST_COMING_BACK);
+}
+
+/** What a job waits for, the bow first, with its day. */
 const awaited = ({ bow, bowHeld, parts }: JobSnapshot) => [
   ...(bow && bowHeld?.arrivesDay && !bowHeld.handedOver
     ? [{ what: 'bow', day: bowHeld.arrivesDay, label: bowName(bow) }]
@@ -104,10 +130,8 @@ const awaited = ({ bow, bowHeld, parts }: JobSnapshot) => [
 const comeBackDay = (timeZone: string, instant: string) =>
   addDays(shopDay(timeZone, instant), COME_BACK_DAYS);
 
-const ORDER: Record<TicketState, number> = { again: 0, going: 0, waits: 1, delivered: 2 };
-
 const byUrgency = (a: Ticket, b: Ticket) =>
-  ORDER[a.state] - ORDER[b.state] ||
+  Number(a.state === 'waits') - Number(b.state === 'waits') ||
   (a.promisedDay ?? '9999').localeCompare(b.promisedDay ?? '9999') ||
   a.number - b.number;
 
@@ -133,20 +157,11 @@ function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string |
       .join(' · '),
     promisedDay: job.promisedDay,
     appointmentAt: job.appointmentAt,
-    late:
-      lateness(job.promisedDay, waiting, day, job.deliveredAt !== null) ??
-      (job.deliveredAt ? null : planned),
+    late: lateness(job.promisedDay, waiting, day) ?? planned,
     place: job.place,
     nextDay: null,
-    comeBackDay: job.deliveredAt ? comeBackDay(snapshot.shop.timeZone, job.deliveredAt) : null,
+    comeBackDay: null,
   };
-  if (job.deliveredAt)
-    return {
-      ...base,
-      state: 'delivered',
-      tag: 'delivered',
-      next: 'Second visit: peep, stretch, sight',
-    };
   if (stale.length > 0) {
     const names = stale.slice(0, 2).map((entry) => setupValue(entry.key).name.toLowerCase());
     return {
@@ -186,15 +201,35 @@ function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string |
   return { ...base, state: 'going', tag: 'handover', next: 'Ready to hand over' };
 }
 
+/** A delivered bow: nothing of it is computed again. */
+export const deliveredTicket = (
+  { deliveredAt, maker: _maker, model, hand, minor, guardianName, ...head }: DeliveredHead,
+  timeZone: string,
+): Ticket => ({
+  ...head,
+  about: [
+    model ?? 'no bow of ours',
+    hand === 'left' ? 'left hand' : '',
+    minor ? `minor, with ${guardianName || '?'}` : '',
+  ]
+    .filter(Boolean)
+    .join(' · '),
+  late: null,
+  nextDay: null,
+  comeBackDay: comeBackDay(timeZone, deliveredAt),
+  state: 'delivered',
+  tag: 'delivered',
+  next: 'Second visit: peep, stretch, sight',
+});
+
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function lateness(
   promised: string | null,
   waiting: ReturnType<typeof awaited>[number] | undefined,
   day: string,
-  delivered: boolean,
 ): string | null {
-  if (!promised || delivered) return null;
+  if (!promised) return null;
   if (promised < day) return 'was promised earlier';
   return waiting && waiting.day > promised
     ? `${waiting.what} arrives after the promised day`

@@ -5,6 +5,6 @@ import { CalendarPage } from '@/ui/calendar/CalendarPage';
 /** What it shows changes with every job. */
 export const dynamic = 'force-dynamic';
 
-export default function Page() {
-  return <CalendarPage first={calendarView()} shop={loadShop()} />;
+export default async function Page() {
+  return <CalendarPage first={await calendarView()} shop={loadShop()} />;
 }

@@ -52,7 +52,7 @@ export const ofAgeGroup = (group: AgeGroup): Aged => ({
 });
 
 /** So long a draw length of somebody who grows is trusted, days. Shop rule: about a quarter inch. */
-const GROWS_DAYS = 91;
+export const GROWS_DAYS = 91;
 
 /**
  * The day a growing archer's draw length is to be measured again.

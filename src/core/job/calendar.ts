@@ -29,6 +29,9 @@ export interface CalendarView {
   readonly plan: CalendarPlan;
 }
 
+/** The plan of one day, without what it was made from. */
+export type CalendarGlance = Omit<CalendarView, 'input'>;
+
 export const dayOfMinute = (firstDay: string, minute: ShopMinute) =>
   addDays(firstDay, Math.floor(minute / DAY));
 export const clockOfMinute = (minute: ShopMinute) => ((minute % DAY) + DAY) % DAY;

@@ -1,5 +1,4 @@
-import type { PlacedVisit } from '../calendar';
-import type { CalendarView } from './calendar';
+import type { CalendarGlance } from './calendar';
 
 export type TicketState = 'again' | 'waits' | 'going' | 'delivered';
 
@@ -33,9 +32,8 @@ export interface TodayView {
   readonly day: string;
   readonly minutesNow: number;
   readonly tickets: readonly Ticket[];
-  /** Of today; the calendar knows the other days. */
-  readonly visits: readonly PlacedVisit[];
-  readonly calendar: CalendarView;
+  /** Of today; what is planned, and the other days, the page asks for when it stands. */
+  readonly calendar: CalendarGlance;
   /** Name of a day nobody works, where today is one. */
   readonly closedFor: string | null;
   readonly arriving: readonly {

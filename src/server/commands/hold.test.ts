@@ -13,7 +13,6 @@ import { bringBack, forgetSingleBow, saveSingleBow, singleBows } from '../bow-pi
 import { calendarView } from '../calendar';
 import { pretendNow } from '../clock';
 import { orders, ordersFile, settleShelfOrder } from '../orders';
-import { readJobs } from '../read-jobs';
 import { loadSnapshot } from '../load-snapshot';
 import { bowsFor } from '../stock';
 import { todayView } from '../today-view';
@@ -65,7 +64,7 @@ describe('a bow in the shop', () => {
     expect(loadSnapshot(second.job.id, db)!.bow).toBeNull();
   });
 
-  test('that is not there is ordered: in the orders, arriving, in the calendar', () => {
+  test('that is not there is ordered: in the orders, arriving, in the calendar', async () => {
     const [first, second] = [job('Eins'), job('Zwei')];
     takeBow(first);
     takeBow(second);
@@ -77,13 +76,11 @@ describe('a bow in the shop', () => {
     pretendNow(new Date('2026-11-26T09:00:00Z'));
     send(second, { name: 'orderBow', state: 'ordered' });
     expect(held(second)).toMatchObject({ arrivesDay: '2026-12-05' });
-    expect(todayView(db).arriving).toMatchObject([{ day: '2026-12-05', name: 'Zwei' }]);
-    const ticket = todayView(db).tickets.find(({ name }) => name === 'Zwei')!;
+    expect((await todayView(db)).arriving).toMatchObject([{ day: '2026-12-05', name: 'Zwei' }]);
+    const ticket = (await todayView(db)).tickets.find(({ name }) => name === 'Zwei')!;
     expect([ticket.tag, ticket.nextDay]).toEqual(['waits for the bow', '2026-12-05']);
     putPart(second, 'rest', 'rest-regenpfeifer');
-    const visits = calendarView(db, readJobs(db).jobs).input.jobs.find(
-      ({ name }) => name === 'Zwei',
-    )!.visits;
+    const visits = (await calendarView(db)).input.jobs.find(({ name }) => name === 'Zwei')!.visits;
     // Nine days from 26 November: nothing of it before minute 9 · 1440.
     expect(Math.min(...visits.map(({ release }) => release ?? 0))).toBeGreaterThanOrEqual(9 * 1440);
     send(second, { name: 'orderBow', state: 'arrived' });
@@ -280,7 +277,7 @@ describe('an order under way', () => {
   };
   const onTheWay = () => orders(db).filter(({ orderId }) => orderId !== null);
 
-  test('is asked about when another part is chosen, and stays, for the shelf', () => {
+  test('is asked about when another part is chosen, and stays, for the shelf', async () => {
     const { second } = ordered();
     const problem = problemOf(() => putPart(second, 'rest', null));
     expect(problem.reason).toBe('is-ordered');
@@ -289,7 +286,7 @@ describe('an order under way', () => {
     expect(onTheWay()).toMatchObject([
       { itemId: REST, count: 1, arrivesDay: '2026-11-28', number: second.job.number },
     ]);
-    expect(todayView(db).arriving).toMatchObject([{ day: '2026-11-28', jobId: null }]);
+    expect((await todayView(db)).arriving).toMatchObject([{ day: '2026-11-28', jobId: null }]);
     const orderId = onTheWay()[0]!.orderId;
     settleShelfOrder(String(orderId), { state: 'arrived' }, db);
     expect(stockOf(REST)).toBe(2);
@@ -432,7 +429,7 @@ describe('what left the shop is counted once', () => {
     back('signed too early');
     expect(problemOf(() => back('once more')).reason).toBe('not-delivered');
   });
-  test('what has not come on the day of the handover stays ordered, and goes with the next one', () => {
+  test('what has not come on the day of the handover stays ordered, and goes with the next one', async () => {
     const one = job('Eins');
     takeBow(one);
     putPart(one, 'release', 'release-rucken-mit-klick');
@@ -442,7 +439,7 @@ describe('what left the shop is counted once', () => {
     expect(orders(db).map(({ slot, orderedAt }) => [slot, orderedAt !== null])).toEqual([
       ['release', true],
     ]);
-    expect(todayView(db).arriving).toMatchObject([{ name: 'Eins' }]);
+    expect((await todayView(db)).arriving).toMatchObject([{ name: 'Eins' }]);
     send(one, { name: 'orderPart', slot: 'release', state: 'arrived' });
     handOver(one);
     expect(orders(db)).toEqual([]);

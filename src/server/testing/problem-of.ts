@@ -10,3 +10,15 @@ export function problemOf(run: () => unknown): Problem {
   }
   throw new Error('It was not refused');
 }
+
+/** The same of work that takes its time. */
+export const problemComing = (run: () => Promise<unknown>): Promise<Problem> =>
+  run().then(
+    () => {
+      throw new Error('It was not refused');
+    },
+    (problem: unknown) => {
+      if (problem instanceof Problem) return problem;
+      throw problem;
+    },
+  );

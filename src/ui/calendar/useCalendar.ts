@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { clockOfMinute, dayOfMinute, type CalendarView } from '@/core/job';
+import { clockOfMinute, dayOfMinute, type CalendarGlance, type CalendarView } from '@/core/job';
 import type { CalendarPlan } from '@/core/calendar';
 import type { CalendarSaid, JobRemedies } from '@/workers/calendar';
 import { useShell } from '../frame/useShell';
@@ -17,6 +17,25 @@ export interface Calendar {
   /** Puts a visit at a minute, or lets it go with null; what was wrong, or null. */
   readonly put: (jobId: string, visitId: string, minute: number | null) => Promise<string | null>;
   readonly trouble: string;
+}
+
+const NOTHING_PLANNED = { now: 0, stations: {}, people: [], jobs: [] } as const;
+
+/** A plan of one day, and the whole calendar as soon as the page stands. */
+export function useCalendarOf(glance: CalendarGlance): Calendar {
+  const [first, setFirst] = useState<CalendarView>({ ...glance, input: NOTHING_PLANNED });
+  useEffect(() => {
+    let gone = false;
+    fetch('/api/v1/calendar')
+      .then((response) => (response.ok ? (response.json() as Promise<CalendarView>) : null))
+      // Without it the day stands as the server planned it.
+      .then((whole) => whole && !gone && setFirst(whole))
+      .catch(() => undefined);
+    return () => {
+      gone = true;
+    };
+  }, [glance]);
+  return useCalendar(first);
 }
 
 /** Fewer minutes late, or as few and ready earlier. */

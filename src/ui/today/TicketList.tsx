@@ -5,7 +5,7 @@ import type { Ticket } from '@/core/job';
 import { Text } from '../pieces/Text';
 import { dayOf, dayText, timeText } from '../fields/dates';
 import { useShell } from '../frame/useShell';
-import { frame, today as w } from '../words';
+import { deliveredWords, frame, today as w } from '../words';
 import { Actions, Empty } from '../pieces/layout';
 import { Tag } from '../pieces/texts';
 import todayPageCss from './TodayPage.module.css';
@@ -63,6 +63,11 @@ export function TicketList({
           </span>
         </Link>
       ))}
+      {tickets.some(({ state }) => state === 'delivered') && (
+        <Link href="/delivered" prefetch={false} className={css.allDelivered}>
+          {deliveredWords.link}
+        </Link>
+      )}
     </nav>
   );
 }

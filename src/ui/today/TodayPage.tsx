@@ -5,7 +5,7 @@ import { Text } from '../pieces/Text';
 import { calendarWords, today as w } from '../words';
 import { DayPlan } from '../calendar/DayPlan';
 import { PlanState } from '../calendar/PlanState';
-import { useCalendar } from '../calendar/useCalendar';
+import { useCalendarOf } from '../calendar/useCalendar';
 import { Note } from '../pieces/texts';
 import { Head } from '../pieces/layout';
 import { DayLists } from './DayLists';
@@ -16,7 +16,7 @@ import css from './TodayPage.module.css';
 
 /** The home: what to do next, the bench's day, what comes in, who comes back. */
 export function TodayPage({ view }: { view: TodayView }) {
-  const calendar = useCalendar(view.calendar);
+  const calendar = useCalendarOf(view.calendar);
   const visits = calendar.plan.visits.filter((visit) => visit.from < 1440);
   const press = visits.filter((visit) => visit.station === 'press');
   const bows = new Set(visits.map((visit) => visit.jobId)).size;

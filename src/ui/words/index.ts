@@ -27,3 +27,4 @@ export { changeList, fileText, partStock } from './part-stock';
 export { orderFate, orderWords, quoteWords } from './quote';
 export { kitPackages } from './kit-packages';
 export { stepWords } from './steps';
+export { deliveredWords } from './delivered';

@@ -4,6 +4,7 @@ export const pages = {
   bows: 'Bows of the shop',
   parts: 'Parts of the shop',
   steps: 'Steps of the bench',
+  delivered: 'Delivered bows',
 } as const;
 
 /** What is done with a file wherever the shop takes one in or gives one out. */

@@ -9,7 +9,7 @@ export const fold = (text: string) =>
     .toLowerCase();
 
 /** Letters that may differ: none in short words, one from four on, two from seven on. */
-const slips = (word: string) =>
+export const slips = (word: string) =>
   word.length < 4 || /^\d+$/.test(word) ? 0 : word.length < 7 ? 1 : 2;
 
 /**

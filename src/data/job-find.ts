@@ -1,0 +1,104 @@
+import type { Db } from './db';
+import { closeness, fold, slips } from './spelling';
+
+export interface JobFound {
+  readonly jobId: string;
+  readonly number: number;
+  readonly archerId: string;
+  readonly name: string;
+  readonly bowId: string | null;
+}
+
+type Row = JobFound & {
+  readonly words: string;
+  readonly delivered: 0 | 1;
+  readonly promised: string;
+};
+
+/** Rows looked at closely; of more the newest tickets count. */
+const LOOKED_AT = 300;
+
+const quoted = (text: string) => `"${text.replaceAll('"', '""')}"`;
+
+/** Three letters at a time, with the blanks around the word, so that its beginning and end count. */
+const trigrams = (word: string) => {
+  const letters = [...` ${word} `];
+  return letters.slice(2).map((_, i) => quoted(letters.slice(i, i + 3).join('')));
+};
+
+/** A word as it stands somewhere; of two letters as one begins with them. */
+const standing = (word: string) => quoted([...word].length < 3 ? ` ${word}` : word);
+
+const SELECT = `SELECT job.id AS jobId, job.number, job.archer_id AS archerId, archer.name,
+  job.bow_id AS bowId, hit.words, job.delivered_at IS NOT NULL AS delivered,
+  coalesce(job.promised_day, '9999') AS promised`;
+
+const rows = (db: Db, match: string, order: 'rowid DESC' | 'rank'): Row[] =>
+  db
+    .prepare(
+      `${SELECT}
+       FROM (SELECT rowid AS number, words FROM job_find WHERE job_find MATCH ?
+             ORDER BY ${order} LIMIT ${LOOKED_AT}) AS hit
+       JOIN job ON job.number = hit.number JOIN archer ON archer.id = job.archer_id`,
+    )
+    .all(match) as Row[];
+
+const openRows = (db: Db): Row[] =>
+  db
+    .prepare(
+      `${SELECT}
+       FROM job JOIN job_find AS hit ON hit.rowid = job.number
+       JOIN archer ON archer.id = job.archer_id
+       WHERE job.delivered_at IS NULL LIMIT ${LOOKED_AT}`,
+    )
+    .all() as Row[];
+
+/**
+ * Jobs whose archer, guardian, telephones, ticket, bow or its number answer to all the words; what is
+ * spelt as asked comes first, open ones before delivered ones. A single letter is looked for in open
+ * jobs, and beside other words not at all.
+ *
+ * @param most how many are wanted; only where there are fewer is it asked for other spellings.
+ */
+export function findJobs(db: Db, query: string, most: number): JobFound[] {
+  const all = fold(query).split(/\s+/).filter(Boolean);
+  const long = all.filter((word) => [...word].length > 1);
+  const words = long.length > 0 ? long : all;
+  if (words.length === 0) return [];
+  if (long.length === 0) return best(openRows(db), words, most);
+  const exact = rows(db, words.map(standing).join(' AND '), 'rowid DESC');
+  const loosely = words.map((word) =>
+    slips(word) === 0 ? standing(word) : `(${trigrams(word).join(' OR ')})`,
+  );
+  const close =
+    exact.length < most && words.some((word) => slips(word) > 0)
+      ? rows(db, loosely.join(' AND '), 'rank')
+      : [];
+  return best(
+    [...new Map([...close, ...exact].map((row) => [row.jobId, row])).values()],
+    words,
+    most,
+  );
+}
+
+const best = (found: readonly Row[], words: readonly string[], most: number): JobFound[] =>
+  found
+    .flatMap((row) => {
+      const off = closeness(words, row.words);
+      return off === null ? [] : [{ off, row }];
+    })
+    .sort(
+      (a, b) =>
+        a.off - b.off ||
+        a.row.delivered - b.row.delivered ||
+        (a.row.promised < b.row.promised ? -1 : a.row.promised > b.row.promised ? 1 : 0) ||
+        b.row.number - a.row.number,
+    )
+    .slice(0, most)
+    .map(({ row: { jobId, number, archerId, name, bowId } }) => ({
+      jobId,
+      number,
+      archerId,
+      name,
+      bowId,
+    }));
