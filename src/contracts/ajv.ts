@@ -32,7 +32,7 @@ type Checked<T> =
 export const MOST_FAULTS = 20;
 
 /** The first faults, and how many more there are. */
-export function toldFaults(errors: readonly InputError[]): readonly InputError[] {
+function toldFaults(errors: readonly InputError[]): readonly InputError[] {
   const more = errors.length - MOST_FAULTS;
   return more <= 0
     ? errors

@@ -1,7 +1,7 @@
 import type { Db } from './db';
 import { closeness, fold, slips } from './spelling';
 
-export interface JobFound {
+interface JobFound {
   readonly jobId: string;
   readonly number: number;
   readonly archerId: string;
@@ -58,7 +58,7 @@ const openRows = (db: Db): Row[] =>
  * spelt as asked comes first, open ones before delivered ones. A single letter is looked for in open
  * jobs, and beside other words not at all.
  *
- * @param most how many are wanted; only where there are fewer is it asked for other spellings.
+ * @param most how many are wanted; other spellings are asked for only where none is spelt so.
  */
 export function findJobs(db: Db, query: string, most: number): JobFound[] {
   const all = fold(query).split(/\s+/).filter(Boolean);
@@ -71,7 +71,7 @@ export function findJobs(db: Db, query: string, most: number): JobFound[] {
     slips(word) === 0 ? standing(word) : `(${trigrams(word).join(' OR ')})`,
   );
   const close =
-    exact.length < most && words.some((word) => slips(word) > 0)
+    exact.length === 0 && words.some((word) => slips(word) > 0)
       ? rows(db, loosely.join(' AND '), 'rank')
       : [];
   return best(

@@ -64,7 +64,7 @@ export const deliveredCount = (db: Db): number =>
   db.prepare('SELECT count(*) FROM job WHERE delivered_at IS NOT NULL').pluck().get() as number;
 
 /** A bow or part a job waits for. */
-export interface Awaited {
+interface Awaited {
   readonly day: string;
   readonly label: string;
   readonly name: string;

@@ -8,7 +8,7 @@ import { shopDay } from './clock';
 const ON_A_PAGE = 50;
 
 /** A page of the delivered bows, the newest first. */
-export interface DeliveredView {
+interface DeliveredView {
   readonly rows: readonly (Ticket & { readonly deliveredDay: string })[];
   /** From 1. */
   readonly page: number;

@@ -19,7 +19,7 @@ export interface ReadJob {
   readonly derived: JobDerived;
 }
 
-export interface OpenJobs {
+interface OpenJobs {
   readonly jobs: readonly ReadJob[];
   readonly unreadable: readonly UnreadableJob[];
 }

@@ -143,6 +143,9 @@ describe('the drawing of a bow', () => {
       const [x1, y1, x2] = numbers(drawn.guard);
       expect(inside({ x: x1!, y: y1! }, riser)).toBe(true);
       expect(x2).toBeGreaterThan(0);
+      // The arrow lies over the hand, which presses at the throat.
+      expect(drawn.arrowY).toBeLessThan(0);
+      expect(drawn.arrowY).toBeGreaterThan(-60);
       expect(drawn.peep.y).toBeLessThan(drawn.arrowY);
       expect(drawn.sightBase.y).toBeLessThan(drawn.arrowY);
       expect(drawn.barBase.y).toBeGreaterThan(0);

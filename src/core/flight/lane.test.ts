@@ -412,6 +412,10 @@ describe('a group’s spread', () => {
     const clicks = pinClicks({ rightMm: mm(-0.52), upMm: mm(1.98) }, 0.1);
     expect(clicks).toMatchObject({ right: -5, up: 20 });
     expect(clicks.leftMm.rightMm).toBeCloseTo(-0.02, 9);
+    const rest = pinClicks({ rightMm: mm(3.2), upMm: mm(-2.6) }, 0.5);
+    expect([rest.right, rest.up]).toEqual([6, -5]);
+    expect(rest.leftMm.rightMm).toBeCloseTo(0.2, 9);
+    expect(rest.leftMm.upMm).toBeCloseTo(-0.1, 9);
     expect(Object.is(pinClicks({ rightMm: mm(-0.01), upMm: mm(0) }, 0.1).right, 0)).toBe(true);
   });
 });

@@ -1,6 +1,7 @@
 import {
   bayesianLeastSquares,
   bracketedRoot,
+  near,
   chiSquareTail,
   fTail,
   inverse,
@@ -134,3 +135,13 @@ describe('linear algebra', () => {
     expect(simpson((x) => x ** 3 + 1, 0, 2, 2)).toBeCloseTo(6, 12);
   });
 });
+
+test.each<[number, number, number, boolean]>([
+  [3, 5, 2, true],
+  [5, 3, 2, true],
+  [3, 5.01, 2, false],
+  [-1, 1, 1.9, false],
+  [-1, 1, 2, true],
+])('%d and %d lie within %d: %s', (a, b, within, answer) =>
+  expect(near(a, b, within)).toBe(answer),
+);

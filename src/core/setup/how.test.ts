@@ -6,7 +6,28 @@ import { historyOf } from './reading';
 import { STEP_TEMPLATES } from '../bench';
 import type { Reading, SetupKey } from './registry';
 
+/** A shot before it was done anew says nothing of the bow after. */
+const PAPERS_AFTER: readonly string[] = [
+  'arrowMass',
+  'cableTwists',
+  'drawLength',
+  'launcherSet',
+  'moduleBottom',
+  'moduleTop',
+  'newString',
+  'peakWeight',
+  'restFitted',
+  'stringTwists',
+  'timing',
+];
+
 describe('the registry', () => {
+  test('what makes papers fresh when it is done anew', () =>
+    expect(
+      REGISTRY.filter(({ startsPapers }) => startsPapers)
+        .map(({ key }) => key)
+        .sort(),
+    ).toEqual(PAPERS_AFTER));
   test('sixty and more values, each once, none resting on itself by any way', () => {
     const keys = REGISTRY.map(({ key }) => key);
     expect(keys.length).toBeGreaterThanOrEqual(60);
