@@ -1,4 +1,5 @@
-export * from './order';
+export * from './types';
+export { bestRoute } from './order';
 export * from './job-step';
 export * from './plan';
 export * from './why-visit';

@@ -1,103 +1,98 @@
+import type { RouteInput, RouteResult } from './types';
 import { answered, refused, type Outcome } from '../outcome';
+import { RouteGround, type Node } from './ground';
+import { Heap } from './heap';
 
-export interface RouteStep {
-  readonly id: string;
-  readonly station: string;
-  readonly archer: boolean;
-  readonly needs: readonly string[];
-}
-
-export interface RouteInput {
-  readonly steps: readonly RouteStep[];
-  /** Station one stands at to begin with; nowhere when absent. */
-  readonly start?: string;
-  /** The archer is there to begin with. */
-  readonly startArcher?: boolean;
-  /** Paid on entering a station. */
-  readonly changeCost: Readonly<Record<string, number>>;
-  /** Paid when the archer is called to a step while not there. */
-  readonly archerCallCost: number;
-}
-
-export interface Visit {
-  readonly station: string;
-  readonly archer: boolean;
-  readonly steps: readonly string[];
-}
-
-interface RouteResult {
-  readonly order: readonly string[];
-  readonly cost: number;
-  readonly visits: readonly Visit[];
-}
-
-interface Node {
-  readonly mask: bigint;
-  readonly station: string;
-  readonly archer: boolean;
-  readonly cost: number;
-  /** Cost so far plus a lower bound for the rest. */
-  readonly bound: number;
-  readonly from: Node | null;
-}
+/** Sets of finished steps looked at before the cheapest order is given up. */
+const MOST_LOOKS = 100_000;
+/** A plan has to stand in a moment: after so many, a good order will do. */
+const PLAN_LOOKS = 4_000;
+/** Orders followed side by side where the cheapest is not found. */
+const SIDE_BY_SIDE = 200;
 
 /**
  * The cheapest workable order of steps over stations and calls of the archer: exact, by A* over
  * the sets of finished steps (docs/models.md section 12). Doing every step that is possible where one
  * stands is never worse, so a move is always to another station or to or from the archer.
  *
- * @returns a refusal for unknown needs, unknown stations or a cycle.
+ * @returns a refusal for unknown needs, unknown stations, a cycle, or where there are too many orders to
+ *   find the cheapest within two seconds or so.
  */
 export function bestRoute(input: RouteInput): Outcome<RouteResult> {
-  const { steps } = input;
-  const index = new Map(steps.map((step, i) => [step.id, i]));
-  const wrong = misuse(input, index);
+  const wrong = misuse(input);
   if (wrong) return wrong;
-  const needs = steps.map((step) => step.needs.reduce((m, id) => m | bit(index.get(id)!), 0n));
-  const full = (1n << BigInt(steps.length)) - 1n;
-  const open = (i: number, mask: bigint) => !(mask & bit(i)) && !(needs[i]! & ~mask);
-  // What can be done where one stands costs nothing and is never worse: it is done first.
-  const first: Node = {
-    mask: closure(0n, input.start ?? '', input.startArcher ?? false, steps, needs),
-    station: input.start ?? '',
-    archer: input.startArcher ?? false,
-    cost: 0,
-    bound: 0,
-    from: null,
-  };
-  const queue: Node[] = [first];
+  const ground = new RouteGround(input);
+  const found = cheapest(ground, MOST_LOOKS);
+  if (found === 'tooMany')
+    return refused(
+      'too-many-orders',
+      `These ${input.steps.length} steps can be done in too many orders to find the cheapest: say what needs what, or leave steps out.`,
+      'steps',
+    );
+  return found ? answered(ground.unwind(found)) : cycle(input);
+}
+
+/**
+ * A workable order that is cheap: the cheapest where it is soon found, else the best of many followed
+ * side by side.
+ *
+ * @returns the refusals of `bestRoute`, but never that there are too many orders.
+ */
+export function workableRoute(input: RouteInput): Outcome<RouteResult> {
+  const wrong = misuse(input);
+  if (wrong) return wrong;
+  const ground = new RouteGround(input);
+  const found = cheapest(ground, PLAN_LOOKS);
+  const end = found === 'tooMany' ? sideBySide(ground) : found;
+  return end ? answered(ground.unwind(end)) : cycle(input);
+}
+
+function cheapest(ground: RouteGround, most: number): Node | null | 'tooMany' {
+  const queue = new Heap<Node>((node) => node.bound);
   const best = new Map<string, number>();
-  while (queue.length > 0) {
-    const node = pop(queue);
-    if (node.mask === full) return answered(unwind(node, input, needs));
-    const key = `${node.mask.toString(36)}|${node.station}|${node.archer}`;
+  queue.push(ground.first);
+  let looked = 0;
+  for (let node = queue.pop(); node; node = queue.pop()) {
+    if (ground.isDone(node)) return node;
+    if (++looked > most) return 'tooMany';
+    const key = ground.key(node);
     if ((best.get(key) ?? Infinity) <= node.cost) continue;
     best.set(key, node.cost);
-    const modes = new Map<string, RouteStep>();
-    steps.forEach((step, i) => {
-      if (open(i, node.mask)) modes.set(`${step.station}|${step.archer}`, step);
-    });
-    for (const { station, archer } of modes.values()) {
-      const mask = closure(node.mask, station, archer, steps, needs);
-      const cost =
-        node.cost +
-        (station === node.station ? 0 : input.changeCost[station]!) +
-        (archer && !node.archer ? input.archerCallCost : 0);
-      const bound = cost + rest(mask, station, archer, input);
-      push(queue, { mask, station, archer, cost, bound, from: node });
-    }
+    for (const next of ground.moves(node)) queue.push(next);
   }
-  const stuck = steps.find((step) => step.needs.length > 0)!;
+  return null;
+}
+
+/** Beam search: of all orders equally long the most promising go on. */
+function sideBySide(ground: RouteGround): Node | null {
+  let best: Node | null = null;
+  let beam: Node[] = [ground.first];
+  while (beam.length > 0) {
+    const next = new Map<string, Node>();
+    for (const node of beam.flatMap((one) => ground.moves(one))) {
+      if (best && node.bound >= best.cost) continue;
+      if (ground.isDone(node)) best = node;
+      else {
+        const key = ground.key(node);
+        if ((next.get(key)?.cost ?? Infinity) > node.cost) next.set(key, node);
+      }
+    }
+    beam = [...next.values()].sort((a, b) => a.bound - b.bound).slice(0, SIDE_BY_SIDE);
+  }
+  return best;
+}
+
+function cycle({ steps }: RouteInput) {
+  const stuck = steps.findIndex((step) => step.needs.length > 0);
   return refused(
     'cycle',
     'Some steps need each other in a circle; none of them can be first.',
-    `steps/${index.get(stuck.id)}/needs`,
+    `steps/${stuck}/needs`,
   );
 }
 
-const bit = (i: number) => 1n << BigInt(i);
-
-function misuse(input: RouteInput, index: Map<string, number>) {
+function misuse(input: RouteInput) {
+  const index = new Map(input.steps.map((step, i) => [step.id, i]));
   for (const [i, step] of input.steps.entries()) {
     if (index.get(step.id) !== i)
       return refused('duplicate-step', `Two steps are called ${step.id}.`, `steps/${i}/id`);
@@ -117,77 +112,4 @@ function misuse(input: RouteInput, index: Map<string, number>) {
       );
   }
   return null;
-}
-
-/** Everything that can be done without leaving: repeated, as a step may open the next. */
-function closure(
-  mask: bigint,
-  station: string,
-  archer: boolean,
-  steps: readonly RouteStep[],
-  needs: readonly bigint[],
-  done: (i: number) => void = () => {},
-): bigint {
-  let now = mask;
-  for (let grew = true; grew;) {
-    grew = false;
-    for (let i = 0; i < steps.length; i++) {
-      const step = steps[i]!;
-      if (now & bit(i) || needs[i]! & ~now) continue;
-      if (step.station !== station || step.archer !== archer) continue;
-      now |= bit(i);
-      done(i);
-      grew = true;
-    }
-  }
-  return now;
-}
-
-/** Lower bound: every other station still needed is entered once; the archer called once. */
-function rest(mask: bigint, station: string, archer: boolean, input: RouteInput): number {
-  const left = input.steps.filter((_, i) => !(mask & bit(i)));
-  const stations = new Set(left.map((step) => step.station));
-  stations.delete(station);
-  const travel = [...stations].reduce((sum, name) => sum + input.changeCost[name]!, 0);
-  return travel + (!archer && left.some((step) => step.archer) ? input.archerCallCost : 0);
-}
-
-function unwind(end: Node, input: RouteInput, needs: readonly bigint[]): RouteResult {
-  const path: Node[] = [];
-  for (let node: Node | null = end; node; node = node.from) path.unshift(node);
-  const visits = path.flatMap((node): Visit[] => {
-    const ids: string[] = [];
-    const note = (i: number) => ids.push(input.steps[i]!.id);
-    closure(node.from?.mask ?? 0n, node.station, node.archer, input.steps, needs, note);
-    return ids.length > 0 ? [{ station: node.station, archer: node.archer, steps: ids }] : [];
-  });
-  return { order: visits.flatMap((visit) => visit.steps), cost: end.cost, visits };
-}
-
-/** Binary heap on the bound. */
-function push(heap: Node[], node: Node): void {
-  heap.push(node);
-  let i = heap.length - 1;
-  while (i > 0) {
-    const parent = (i - 1) >> 1;
-    if (heap[parent]!.bound <= heap[i]!.bound) return;
-    [heap[parent], heap[i]] = [heap[i]!, heap[parent]!];
-    i = parent;
-  }
-}
-
-function pop(heap: Node[]): Node {
-  const top = heap[0]!;
-  const last = heap.pop()!;
-  if (heap.length === 0) return top;
-  heap[0] = last;
-  for (let i = 0; ;) {
-    const [left, right] = [2 * i + 1, 2 * i + 2];
-    let least = i;
-    if (left < heap.length && heap[left]!.bound < heap[least]!.bound) least = left;
-    if (right < heap.length && heap[right]!.bound < heap[least]!.bound) least = right;
-    if (least === i) return top;
-    [heap[i], heap[least]] = [heap[least]!, heap[i]!];
-    i = least;
-  }
 }

@@ -7,7 +7,8 @@ import {
   type Station,
   type StepTemplate,
 } from '../bench';
-import { bestRoute, type Visit } from './order';
+import { workableRoute } from './order';
+import type { Visit } from './types';
 import { latest, setupValue, standing, targetOf, type SetupKey } from '../setup';
 import { staleValues, type Stale } from '../ripple';
 import { explainVisits, type VisitReasons } from './why-visit';
@@ -124,7 +125,7 @@ function visitsOf(steps: readonly JobStep[], present: Present | null): PlanVisit
   const left = steps.filter((step) => !isFinished(step));
   const open = new Set(left.map((step) => step.id));
   const byId = new Map(left.map((step) => [step.id, step]));
-  const route = bestRoute({
+  const route = workableRoute({
     steps: left.map(({ id, template }) => ({
       id,
       station: template.station,

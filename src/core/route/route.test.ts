@@ -1,6 +1,7 @@
 import { examples, expectAgrees } from '../testing/examples';
 import { TRADE_UNITS, mm, newton, turns } from '../units';
-import { bestRoute, type RouteInput } from './order';
+import { bestRoute } from './order';
+import type { RouteInput } from './types';
 import { type BuildContext, NO_SHOP_STEPS, STEP_TEMPLATES } from '../bench';
 import { workPlan } from './plan';
 import { isFinished } from './job-step';

@@ -1,5 +1,5 @@
 import type { Slot } from '../kit';
-import type { Visit } from './order';
+import type { Visit } from './types';
 import type { JobStep } from './job-step';
 
 export interface VisitReasons {
