@@ -74,12 +74,26 @@ function sourceDigest() {
 
 const STAMP = at('.next/waffenrad-digest');
 
+/** The threads that do heavy work load one file, made from the same sources as the pages. */
+const buildThread = () =>
+  run(bin('esbuild'), [
+    'src/server/heavy/thread.ts',
+    '--bundle',
+    '--platform=node',
+    '--target=node20',
+    '--format=cjs',
+    '--log-level=warning',
+    ...['better-sqlite3', 'pdfkit', 'highs'].map((name) => `--external:${name}`),
+    `--outfile=${at('.next/waffenrad-thread.cjs')}`,
+  ]);
+
 /** Builds when there is no build, or it is of other sources. */
 export function needBuild() {
   const digest = sourceDigest();
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === digest) return true;
   say('Building (about a minute) …');
   if (!run(bin('next'), ['build'], { NODE_ENV: 'production' })) return false;
+  if (!buildThread()) return false;
   mkdirSync(dirname(STAMP), { recursive: true });
   writeFileSync(STAMP, digest);
   return true;

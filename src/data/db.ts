@@ -23,6 +23,13 @@ export function openDb(path: string): Db {
   return withKeptStatements(db);
 }
 
+/** A second connection that only reads, for a thread of its own; the schema is up to date already. */
+export function openReader(path: string): Db {
+  const db = new Database(path, { readonly: true, fileMustExist: true });
+  db.pragma('busy_timeout = 3000');
+  return withKeptStatements(db);
+}
+
 /** Different statements kept at most: those built from what somebody looks for would never end. */
 const KEPT = 400;
 
@@ -42,6 +49,9 @@ function withKeptStatements(db: Db): Db {
 }
 
 const held = globalThis as typeof globalThis & { waffenradDb?: Db };
+
+/** Makes a connection the one that everything here uses. */
+export const holdDb = (db: Db): void => void (held.waffenradDb = db);
 
 /** The process's one connection; kept over hot reloads in development. */
 export const db = (): Db => (held.waffenradDb ??= openDb(dbPath()));

@@ -3,7 +3,7 @@ import { aBow } from '@/core/testing/fixtures';
 import { openDb, type Db } from '@/data/db';
 import { allBows, bowById, insertBow } from '@/data/stock';
 import { bowsFile, importBows, saveBow } from './bow-stock';
-import { problemOf } from './testing/problem-of';
+import { problemComing, problemOf } from './testing/problem-of';
 
 let db: Db;
 beforeEach(() => {
@@ -18,8 +18,8 @@ const faulty = `${writeBowFile(two)}${writeBowFile([aBow({ id: 'bad' })])
   .replace('right', 'both')}\n`;
 
 describe('a bow file taken in', () => {
-  test('looking at it saves nothing', () => {
-    const answer = importBows({ text: writeBowFile(two), mode: 'check' }, db);
+  test('looking at it saves nothing', async () => {
+    const answer = await importBows({ text: writeBowFile(two), mode: 'check' }, db);
     expect(answer).toMatchObject({ saved: false, added: 1, changed: 1, same: 0, faults: [] });
     expect(answer.rows.map(({ id, isNew }) => [id, isNew])).toEqual(
       expect.arrayContaining([['test-31-r', false]]),
@@ -30,34 +30,34 @@ describe('a bow file taken in', () => {
     expect(allBows(db)).toHaveLength(1);
     expect(bowById(db, 'test-31-r')!.stock).toBe(2);
   });
-  test('good rows are kept and the others named, where that is chosen', () => {
-    const answer = importBows({ text: faulty, mode: 'keepGood' }, db);
+  test('good rows are kept and the others named, where that is chosen', async () => {
+    const answer = await importBows({ text: faulty, mode: 'keepGood' }, db);
     expect(answer).toMatchObject({ saved: true, added: 1, changed: 1 });
     expect(answer.faults).toMatchObject([{ line: 4, column: 'hand' }]);
     expect(bowById(db, 'test-31-r')!.stock).toBe(7);
     expect(bowById(db, 'bad')).toBeNull();
   });
-  test('or all are refused, and nothing is kept', () => {
-    const problem = problemOf(() => importBows({ text: faulty, mode: 'allOrNone' }, db));
+  test('or all are refused, and nothing is kept', async () => {
+    const problem = await problemComing(() => importBows({ text: faulty, mode: 'allOrNone' }, db));
     expect(problem).toMatchObject({ status: 422, reason: 'faulty-rows' });
     expect(problem.message).toContain('nothing of the file was taken. Line 4, hand:');
     expect(allBows(db)).toHaveLength(1);
     expect(bowById(db, 'test-31-r')!.stock).toBe(2);
   });
-  test('a price over a third apart is left unless it is named, and so is what is unticked', () => {
+  test('a price over a third apart is left unless it is named, and so is what is unticked', async () => {
     const dear = { ...two[0]!, priceCents: 2 * two[0]!.priceCents };
     const text = writeBowFile([dear]);
-    expect(importBows({ text, mode: 'check' }, db).rows).toMatchObject([{ jump: true }]);
-    importBows({ text, mode: 'allOrNone', except: [], jumps: [] }, db);
+    expect((await importBows({ text, mode: 'check' }, db)).rows).toMatchObject([{ jump: true }]);
+    await importBows({ text, mode: 'allOrNone', except: [], jumps: [] }, db);
     expect(bowById(db, 'test-31-r')!.priceCents).toBe(89900);
-    importBows({ text, mode: 'allOrNone', except: ['test-31-r'], jumps: ['test-31-r'] }, db);
+    await importBows({ text, mode: 'allOrNone', except: ['test-31-r'], jumps: ['test-31-r'] }, db);
     expect(bowById(db, 'test-31-r')!.priceCents).toBe(89900);
-    importBows({ text, mode: 'allOrNone', jumps: ['test-31-r'] }, db);
+    await importBows({ text, mode: 'allOrNone', jumps: ['test-31-r'] }, db);
     expect(bowById(db, 'test-31-r')!.priceCents).toBe(179800);
   });
-  test('taken in twice, the second time nothing changes', () => {
-    importBows({ text: writeBowFile(two), mode: 'allOrNone' }, db);
-    expect(importBows({ text: bowsFile(db), mode: 'allOrNone' }, db)).toMatchObject({
+  test('taken in twice, the second time nothing changes', async () => {
+    await importBows({ text: writeBowFile(two), mode: 'allOrNone' }, db);
+    expect(await importBows({ text: bowsFile(db), mode: 'allOrNone' }, db)).toMatchObject({
       added: 0,
       changed: 0,
       same: 2,
@@ -65,7 +65,7 @@ describe('a bow file taken in', () => {
   });
   test.each([[{}], [{ text: 'x', mode: 'maybe' }], [{ text: 4, mode: 'check' }]])(
     'a body that is none is refused %#',
-    (body) => expect(problemOf(() => importBows(body, db)).status).toBe(400),
+    async (body) => expect((await problemComing(() => importBows(body, db))).status).toBe(400),
   );
 });
 

@@ -1,11 +1,12 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import { BOW_FORMAT, readBowFile, writeBowFile, type RowFault } from '@/contracts/bow-csv';
+import { BOW_FORMAT, writeBowFile, type RowFault } from '@/contracts/bow-csv';
 import { mergeCells, readForm, rowChange, type RowChange } from '@/contracts/csv';
 import { bowName, OWN_BOW_ID, type BowRecord } from '@/core/bow';
 import { db, type Db } from '@/data/db';
 import { shopSettings } from '@/data/settings';
 import { allBows, bowById, insertBow, updateBow } from '@/data/stock';
+import { heavy } from './heavy';
 import { notOverwritten } from './part-stock';
 import { invalid, Problem } from './problem';
 
@@ -39,11 +40,11 @@ interface ImportAnswer {
 }
 
 /** Takes a bow file in, or only looks at it; bows not named in it stay as they are. */
-export function importBows(body: unknown, on: Db = db()): ImportAnswer {
+export async function importBows(body: unknown, on: Db = db()): Promise<ImportAnswer> {
   const checked = checkImport(body);
   if (!checked.ok) throw invalid(checked.errors);
   const { text, mode, except = [], jumps } = checked.value as Static<typeof ImportRequest>;
-  const { bows, faults, faultCount } = readBowFile(text);
+  const { bows, faults, faultCount } = await heavy('bowFile', text);
   if (mode === 'allOrNone' && faultCount > 0) {
     throw new Problem(422, 'faulty-rows', 'The file was refused whole', {
       detail: `${faultCount === 1 ? 'One fault' : `${faultCount} faults`}: nothing of the file was taken. ${faultText(faults[0]!)}`,

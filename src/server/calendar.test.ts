@@ -10,7 +10,8 @@ import { seedDemo } from '../../demo/seed';
 import { planPieces, type CalendarSaid } from '@/workers/calendar';
 import { calendarView, putVisit } from './calendar';
 import { pretendNow, shopInstant } from './clock';
-import { appointmentsFile, closedDaysIn, takeClosedDays } from './ics';
+import { closedDaysIn } from './closed-days';
+import { appointmentsFile, takeClosedDays } from './ics';
 import { runCommand } from './commands';
 import { problemComing, problemOf } from './testing/problem-of';
 import { loadSnapshot } from './load-snapshot';
@@ -295,17 +296,17 @@ describe('calendar files', () => {
     expect(problemOf(() => closedDaysIn(text, '2026-11-24')).more.detail).toContain(words),
   );
 
-  test('taken days are kept once, with the name they had', () => {
+  test('taken days are kept once, with the name they had', async () => {
     const shop = shopSettings(db);
     saveShopSettings(db, { ...shop, closed: [{ day: '2026-12-24', name: 'ours' }] });
     const text = file(day('20261224', 'SUMMARY:theirs'), day('20261225', 'SUMMARY:theirs'));
-    expect(takeClosedDays({ text }, db)).toMatchObject({ added: 1, notWholeDays: 0 });
+    expect(await takeClosedDays({ text }, db)).toMatchObject({ added: 1, notWholeDays: 0 });
     expect(shopSettings(db).closed).toEqual([
       { day: '2026-12-24', name: 'ours' },
       { day: '2026-12-25', name: 'theirs' },
     ]);
-    expect(takeClosedDays({ text }, db)).toMatchObject({ added: 0 });
-    expect(problemOf(() => takeClosedDays({}, db)).status).toBe(400);
+    expect(await takeClosedDays({ text }, db)).toMatchObject({ added: 0 });
+    expect((await problemComing(() => takeClosedDays({}, db))).status).toBe(400);
   });
 });
 

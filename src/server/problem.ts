@@ -2,8 +2,16 @@ import type { InputError } from '@/contracts/ajv';
 import type { ProblemBody } from '@/contracts/compute';
 import type { Refused } from '@/core/outcome';
 
+/** Pages and threads are bundled apart: the same class is there more than once. */
+const MARK = Symbol.for('waffenrad.problem');
+
 /** An outcome the caller is told of as problem+json; not a fault of the program. */
 export class Problem extends Error {
+  readonly [MARK] = true;
+  static override [Symbol.hasInstance](value: unknown): boolean {
+    return typeof value === 'object' && value !== null && MARK in value;
+  }
+
   constructor(
     readonly status: number,
     readonly reason: string,

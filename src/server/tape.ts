@@ -27,11 +27,14 @@ function wishOf(params: URLSearchParams): TapeQuery {
   return checked.value;
 }
 
+export interface TapeFile {
+  readonly body: string | Uint8Array;
+  readonly type: string;
+  readonly name: string;
+}
+
 /** The tape of a job as a file, true to size. */
-export async function tapeFile(
-  jobId: string,
-  params: URLSearchParams,
-): Promise<{ readonly body: string | Buffer; readonly type: string; readonly name: string }> {
+export async function tapeFile(jobId: string, params: URLSearchParams): Promise<TapeFile> {
   const wish = wishOf(params);
   const snapshot = loadSnapshot(jobId);
   if (!snapshot) throw notFound('job');

@@ -1,11 +1,11 @@
 import { answer, otherMethods } from '@/server/http';
-import { partsFile } from '@/server/part-stock';
+import { heavy } from '@/server/heavy';
 
 /** Every part of one slot as CSV, in the format of docs/formats/parts.md. */
-export function GET(request: Request) {
+export async function GET(request: Request) {
   const kind = new URL(request.url).searchParams.get('kind');
   try {
-    const { text, name } = partsFile(kind);
+    const { text, name } = await heavy('partsFile', kind);
     return new Response(text, {
       headers: {
         'content-type': 'text/csv; charset=utf-8',

@@ -1,9 +1,9 @@
 import { answer, otherMethods } from '@/server/http';
-import { frontierFor } from '@/server/packages';
+import { heavy } from '@/server/heavy';
 
 type Params = { params: Promise<{ id: string }> };
 
 export const POST = (_request: Request, { params }: Params) =>
-  answer(async () => frontierFor((await params).id));
+  answer(async () => heavy('frontier', (await params).id));
 
 export const { GET, PUT, PATCH, DELETE } = otherMethods('POST');

@@ -1,20 +1,19 @@
 import { answer, otherMethods } from '@/server/http';
 import { invalid } from '@/server/problem';
-import { sheetPdf } from '@/server/pdf/sheet-pdf';
-import { loadSheet } from '@/server/sheets';
+import { heavy } from '@/server/heavy';
 
 type Params = { params: Promise<{ id: string; revision: string }> };
 
 /** The build sheet as PDF; ?paper=A4 (usual) or LETTER. */
 export async function GET(request: Request, { params }: Params) {
-  let pdf: Buffer | null = null;
+  let pdf: Uint8Array | null = null;
   const problem = await answer(async () => {
     const { id, revision } = await params;
     const paper = new URL(request.url).searchParams.get('paper') ?? 'A4';
     if (paper !== 'A4' && paper !== 'LETTER') {
       throw invalid([{ pointer: '/paper', detail: 'must be one of A4, LETTER' }]);
     }
-    pdf = await sheetPdf(loadSheet(id, revision), paper);
+    pdf = await heavy('sheetPdf', id, revision, paper);
   });
   if (!pdf) return problem;
   const { id, revision } = await params;

@@ -1,0 +1,28 @@
+import { readBowFile } from '@/contracts/bow-csv';
+import { compute } from '../compute';
+import { closedDaysIn } from '../closed-days';
+import { frontierFor, packagesFor } from '../packages';
+import { partsFile } from '../part-stock';
+import { sheetPdf } from '../pdf/sheet-pdf';
+import { loadSheet } from '../sheets';
+import { tapeFile } from '../tape';
+
+/**
+ * Work that may take longer than others should wait for. What goes in and comes out is plain data; what
+ * is read from the shop is read by a connection of the thread's own, and nothing is written.
+ */
+export const TASKS = {
+  compute: (name: string, input: unknown) => compute(name, input),
+  packages: (jobId: string) => packagesFor(jobId),
+  frontier: (jobId: string) => frontierFor(jobId),
+  partsFile: (kind: string | null) => partsFile(kind),
+  bowFile: (text: string) => readBowFile(text),
+  closedDays: (text: string, today: string) => closedDaysIn(text, today),
+  tape: (jobId: string, query: string) => tapeFile(jobId, new URLSearchParams(query)),
+  sheetPdf: (jobId: string, revision: string, paper: 'A4' | 'LETTER') =>
+    sheetPdf(loadSheet(jobId, revision), paper),
+} as const;
+
+export type TaskName = keyof typeof TASKS;
+export type TaskArgs<N extends TaskName> = Parameters<(typeof TASKS)[N]>;
+export type TaskResult<N extends TaskName> = Awaited<ReturnType<(typeof TASKS)[N]>>;

@@ -1,0 +1,29 @@
+import { parentPort } from 'node:worker_threads';
+import { dbPath, holdDb, openReader } from '@/data/db';
+import { Problem } from '../problem';
+import type { Asked, Said } from './pool';
+import { TASKS } from './tasks';
+
+/** A thread of the pool: one piece of work after another, with a connection that only reads. */
+holdDb(openReader(dbPath()));
+
+const tasks = TASKS as Readonly<Record<string, (...args: unknown[]) => unknown>>;
+
+async function work({ task, args }: Asked): Promise<Said> {
+  try {
+    return { say: 'done', value: await tasks[task]!(...args) };
+  } catch (error) {
+    if (error instanceof Problem) {
+      const { status, reason, title, more } = error;
+      return { say: 'refused', status, reason, title, more };
+    }
+    return {
+      say: 'fault',
+      message: error instanceof Error ? (error.stack ?? error.message) : String(error),
+    };
+  }
+}
+
+parentPort!.on('message', (asked: Asked) => {
+  void work(asked).then((said) => parentPort!.postMessage(said));
+});
