@@ -54,14 +54,18 @@ const RULES = {
 const said = (violations: readonly { id: string; nodes: readonly { html: string }[] }[]) =>
   violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`);
 
-const faultsOf = async (page: Page) => {
+/** In the page itself, which holds no frames: without a second page to put the answers together. */
+const axe = (page: Page) => new AxePuppeteer(page).setLegacyMode(true);
+
+const faultsOf = async (page: Page, rules = {}) => {
   const runOnly = { type: 'tag' as const, values: ['wcag2a', 'wcag2aa'] };
-  return said(
-    (await new AxePuppeteer(page).options({ runOnly, rules: RULES }).analyze()).violations,
-  );
+  const { violations } = await axe(page)
+    .options({ runOnly, rules: { ...RULES, ...rules } })
+    .analyze();
+  return said(violations);
 };
 const faintIn = async (page: Page) =>
-  said((await new AxePuppeteer(page).withRules(['color-contrast']).analyze()).violations);
+  said((await axe(page).withRules(['color-contrast']).analyze()).violations);
 
 /** A new size or colour is laid out and drawn, and nothing is on its way to it any more. */
 export const laidOut = (page: Page) =>
@@ -100,7 +104,8 @@ export const everyView = (views: readonly View[]) => {
       // A browser at 200 % has half the room in each direction.
       await page.setViewport({ width: 640, height: 400, deviceScaleFactor: 2 });
       await laidOut(page);
-      expect(await faultsOf(page)).toEqual([]);
+      // Of the dim colours the wide page shows more: there they are looked at.
+      expect(await faultsOf(page, { 'color-contrast': { enabled: false } })).toEqual([]);
       await page.setViewport({ width: 1280, height: 800 });
       await laidOut(page);
       expect(await faintIn(page)).toEqual([]);

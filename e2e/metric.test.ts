@@ -131,23 +131,21 @@ const OF_SHOP = [
 ] as const;
 
 describe('a metric shop', () => {
+  // One tablet goes from screen to screen: it has the scripts of the last one still.
+  let page: Page;
+  beforeAll(async () => void (page = await shop.page()));
   test.each(OF_JOB)('reads no trade unit on %s', async (path, words) => {
-    const page = await shop.page();
     await visit(page, `${shop.url}/jobs/${jobId}/${path}`);
     await reads(page, words);
     expect(await tradeWords(page)).toEqual([]);
-    await page.close();
   });
   test.each(OF_SHOP)('nor on %s', async (path, words) => {
-    const page = await shop.page();
     await visit(page, shop.url + path);
     await reads(page, words);
     expect(await tradeWords(page)).toEqual([]);
-    await page.close();
   });
 
   test('nor on its build sheet', async () => {
-    const page = await shop.page();
     await visit(page, `${shop.url}/jobs/${jobId}/handover`);
     for (const box of await page.$$('[data-part="caution-rows"] input')) await box.click();
     await page.waitForFunction(
