@@ -14,6 +14,10 @@ export class TestShop {
   private readonly contexts: BrowserContext[] = [];
   /** What a test opened itself is closed after it: a page left open goes on working. */
   private ofTest: BrowserContext[] | null = null;
+  /** Contexts of tests that are over, empty of all that was typed and kept. */
+  private readonly spare: BrowserContext[] = [];
+  /** Those that keep pages for when there is no connection. */
+  private readonly keeping = new Set<BrowserContext>();
   private constructor(
     readonly url: string,
     private readonly port: number,
@@ -46,8 +50,10 @@ export class TestShop {
     hasTouch = false,
     { keepsPages = false } = {},
   ): Promise<Page> {
-    const context = await this.browser.createBrowserContext();
+    const spare = keepsPages ? undefined : this.spare.pop();
+    const context = spare ?? (await this.browser.createBrowserContext());
     (this.ofTest ?? this.contexts).push(context);
+    if (keepsPages) this.keeping.add(context);
     const page = await context.newPage();
     await page.setViewport({ width, height, hasTouch });
     if (!keepsPages)
@@ -68,7 +74,20 @@ export class TestShop {
   async testEnds(): Promise<void> {
     const opened = this.ofTest ?? [];
     this.ofTest = null;
-    await Promise.all(opened.map((one) => one.close()));
+    await Promise.all(
+      opened.map((one) => (this.keeping.has(one) ? one.close() : this.tidied(one))),
+    );
+  }
+
+  /** The next test’s person gets it as new, but for the scripts it has fetched already. */
+  private async tidied(context: BrowserContext): Promise<void> {
+    const [page, ...others] = await context.pages();
+    if (!page) return context.close();
+    await Promise.all(others.map((other) => other.close()));
+    const session = await page.createCDPSession();
+    await session.send('Storage.clearDataForOrigin', { origin: this.url, storageTypes: 'all' });
+    await page.close();
+    this.spare.push(context);
   }
 
   /** The server dies as by a power cut. */
@@ -88,7 +107,7 @@ export class TestShop {
   }
 
   async close(): Promise<void> {
-    await Promise.all(this.contexts.map((context) => context.close()));
+    await Promise.all([...this.contexts, ...this.spare].map((context) => context.close()));
     await this.browser.disconnect();
     this.server.kill('SIGKILL');
     rmSync(this.folder, { recursive: true, force: true });
