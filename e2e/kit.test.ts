@@ -209,10 +209,8 @@ describe('whole packages', () => {
     expect(kitWishes).toMatchObject({ extra: ['sling'], massLimitG: 2500 });
     expect(kitWishes.without).toHaveLength(1);
     // A part kept whatever else is taken stands in the kit, and is asked for no more.
-    const kept = await page.$eval(
-      '[data-part="package"]:first-child [data-part="place-name"]',
-      (n) => n.textContent!,
-    );
+    const place = await find(page, '[data-part="package"]:first-child [data-part="place-name"]');
+    const kept = await place.evaluate((n) => n.textContent!);
     await click(page, `aria/Keep ${kept}, whatever else is taken[role="button"]`);
     await settled(page);
     await page.waitForFunction(

@@ -43,7 +43,14 @@ async function startServer({ port, db, env = {} }) {
     {
       cwd: ROOT,
       stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, NODE_ENV: 'production', WAFFENRAD_DB: db, ...env },
+      env: {
+        // Demo, tests and pictures are thrown away: their backups would be too.
+        WAFFENRAD_BACKUPS: 'off',
+        ...process.env,
+        NODE_ENV: 'production',
+        WAFFENRAD_DB: db,
+        ...env,
+      },
     },
   );
   let output = '';

@@ -1,6 +1,7 @@
-import { mkdirSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
+import { chmodSync, mkdirSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
+import { backupBefore, OWNER_ALONE } from './backup';
 import { migrate } from './migrate';
 
 export type Db = Database.Database;
@@ -10,16 +11,28 @@ const DEFAULT_DB = 'var/waffenrad.sqlite';
 export const dbPath = () =>
   resolve(/* turbopackIgnore: true */ process.env.WAFFENRAD_DB ?? DEFAULT_DB);
 
+/** Where backups go: a folder of choice, best on another disk; beside the shop’s file where none is named. */
+export function backupFolder(path = dbPath()): string | null {
+  const named = process.env.WAFFENRAD_BACKUPS;
+  // A demo or a test wants none.
+  if (named === 'off') return null;
+  return resolve(/* turbopackIgnore: true */ named ?? join(dirname(path), 'backups'));
+}
+
 /** Opens (and makes) the file, sets the pragmas, brings the schema up to date. */
 export function openDb(path: string): Db {
   if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true });
   const db = new Database(path);
+  if (path !== ':memory:') chmodSync(path, OWNER_ALONE);
   db.pragma('journal_mode = WAL');
   // An acknowledged entry must survive a killed process and a pulled plug.
   db.pragma('synchronous = FULL');
   db.pragma('foreign_keys = ON');
   db.pragma('busy_timeout = 3000');
-  migrate(db);
+  const folder = backupFolder(path);
+  migrate(db, undefined, (version) => {
+    if (folder !== null && path !== ':memory:') backupBefore(db, folder, version);
+  });
   return withKeptStatements(db);
 }
 
@@ -48,10 +61,14 @@ function withKeptStatements(db: Db): Db {
   return Object.assign(db, { prepare });
 }
 
-const held = globalThis as typeof globalThis & { waffenradDb?: Db };
+// Pages are bundled apart from each other: what all share hangs on the process.
+const held = globalThis as typeof globalThis & {
+  waffenradDb?: Db;
+  waffenradOpens?: (path: string) => Db;
+};
 
-/** Makes a connection the one that everything here uses. */
-export const holdDb = (db: Db): void => void (held.waffenradDb = db);
+/** How this process, or thread, opens the shop’s file when it first asks for it; to read and write otherwise. */
+export const openBy = (opens: (path: string) => Db): void => void (held.waffenradOpens = opens);
 
 /** The process's one connection; kept over hot reloads in development. */
-export const db = (): Db => (held.waffenradDb ??= openDb(dbPath()));
+export const db = (): Db => (held.waffenradDb ??= (held.waffenradOpens ?? openDb)(dbPath()));

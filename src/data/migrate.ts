@@ -9,9 +9,14 @@ const DIRECTORY = join(/* turbopackIgnore: true */ process.cwd(), 'src/data/migr
  * Runs every migration newer than the file's `user_version`, each in one transaction with the
  * version it brings. A half-done migration leaves nothing behind.
  *
+ * @param before called with the version there is, before anything of a shop that is older is changed.
  * @returns the numbers that ran.
  */
-export function migrate(db: Database, directory = DIRECTORY): number[] {
+export function migrate(
+  db: Database,
+  directory = DIRECTORY,
+  before: (version: number) => void = () => undefined,
+): number[] {
   // The schema calls it: names are found whatever their accents.
   db.function('folded', { deterministic: true }, (text) => fold(String(text ?? '')));
   const files = readdirSync(directory)
@@ -24,6 +29,7 @@ export function migrate(db: Database, directory = DIRECTORY): number[] {
       `The database is of version ${have}; this program knows ${ahead}. Start the newer program, or name another file in WAFFENRAD_DB.`,
     );
   }
+  if (have > 0 && have < ahead) before(have);
   const ran: number[] = [];
   for (const name of files) {
     const number = Number(name.slice(0, 4));

@@ -26,6 +26,7 @@ import { archerById } from '@/data/jobs';
 import { ordersForTheShelf as forTheShelf } from '@/data/orders';
 import { readingsOf } from '@/data/records';
 import { shopSettings } from '@/data/settings';
+import { backupWarning } from './backups';
 import { viewOf } from './calendar';
 import { now, shopDay, shopInstant, shopMinutes } from './clock';
 import { openJobs, type ReadJob } from './open-jobs';
@@ -78,6 +79,7 @@ export async function todayView(from: Db = db()): Promise<TodayView> {
     ].sort((a, b) => a.day.localeCompare(b.day)),
     comingBack: comingBack(from, shop.timeZone, day),
     unreadable: open.unreadable,
+    backup: backupWarning(),
     shopName: shop.name,
     people: shop.people,
     timeZone: shop.timeZone,

@@ -52,6 +52,8 @@ export interface TodayView {
   }[];
   /** Jobs whose record is damaged; the others stand above. */
   readonly unreadable: readonly UnreadableJob[];
+  /** What is to be said of the backup: none yet, or so many days old; null while it is fresh or off. */
+  readonly backup: { readonly days: number | null } | null;
   readonly shopName: string;
   readonly people: readonly string[];
   readonly timeZone: string;

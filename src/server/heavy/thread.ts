@@ -1,11 +1,11 @@
 import { parentPort } from 'node:worker_threads';
-import { dbPath, holdDb, openReader } from '@/data/db';
+import { openBy, openReader } from '@/data/db';
 import { Problem } from '../problem';
 import type { Asked, Said } from './pool';
 import { TASKS } from './tasks';
 
 /** A thread of the pool: one piece of work after another, with a connection that only reads. */
-holdDb(openReader(dbPath()));
+openBy(openReader);
 
 const tasks = TASKS as Readonly<Record<string, (...args: unknown[]) => unknown>>;
 

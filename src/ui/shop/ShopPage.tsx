@@ -10,6 +10,7 @@ import { PageHead } from '../frame/PageHead';
 import { shopWords as w } from '../words';
 import { Page } from '../pieces/Page';
 import { Actions, Block, Questions } from '../pieces/layout';
+import { BackupSettings } from './BackupSettings';
 import { BenchSettings } from './BenchSettings';
 import { TabletSettings } from './TabletSettings';
 import { KitSettings } from './KitSettings';
@@ -93,6 +94,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
             <UnitChoice {...shared} unit="distance" label={w.distance} options={w.distances} />
           </Block>
           <TabletSettings />
+          <BackupSettings />
           <Fragment key={round}>
             <BenchSettings shop={draft} people={names} change={change} />
             <KitSettings shop={draft} change={change} />

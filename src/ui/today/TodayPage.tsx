@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import type { TodayView } from '@/core/job';
 import { Text } from '../pieces/Text';
-import { calendarWords, today as w } from '../words';
+import { backupWords, calendarWords, today as w } from '../words';
 import { DayPlan } from '../calendar/DayPlan';
 import { PlanState } from '../calendar/PlanState';
 import { useCalendarOf } from '../calendar/useCalendar';
@@ -44,6 +44,14 @@ export function TodayPage({ view }: { view: TodayView }) {
         {view.unreadable.length > 0 && (
           <Note kind="stop" role="alert">
             {w.unreadable(view.unreadable)}
+          </Note>
+        )}
+        {view.backup && (
+          <Note kind="care" role="status">
+            {backupWords.tooOld(view.backup.days)}{' '}
+            <Link href="/shop" prefetch={false}>
+              {backupWords.lookAt}
+            </Link>
           </Note>
         )}
         <PlanState calendar={calendar} />

@@ -28,3 +28,4 @@ export { orderFate, orderWords, quoteWords } from './quote';
 export { kitPackages } from './kit-packages';
 export { stepWords } from './steps';
 export { deliveredWords } from './delivered';
+export { backupWords } from './backup';

@@ -1,0 +1,94 @@
+import type { TodayView } from '@/core/job';
+import { backupsIn, tidyBackups, writeBackup, type BackupFile } from '@/data/backup';
+import { backupFolder, db, type Db } from '@/data/db';
+import { shopSettings } from '@/data/settings';
+import { now, nowIso, shopDay, shopMinutes } from './clock';
+import { Problem } from './problem';
+
+interface BackupState {
+  /** Null where backups are off. */
+  readonly folder: string | null;
+  readonly newest: BackupFile | null;
+  readonly count: number;
+  /** Whole days since the newest; null where there is none. */
+  readonly ageDays: number | null;
+}
+
+const DAY_MS = 86_400_000;
+
+export function backupState(): BackupState {
+  const folder = backupFolder();
+  const all = folder === null ? [] : backupsIn(folder);
+  const newest = all[0] ?? null;
+  return {
+    folder,
+    newest,
+    count: all.length,
+    ageDays: newest && Math.floor((now().getTime() - Date.parse(newest.at)) / DAY_MS),
+  };
+}
+
+/** Older than this it is said on Today, days. */
+const TOO_OLD_DAYS = 2;
+
+/** What Today says of the backup: nothing while there is a fresh one. */
+export function backupWarning(): TodayView['backup'] {
+  const { folder, ageDays } = backupState();
+  if (folder === null) return null;
+  if (ageDays === null) return { days: null };
+  return ageDays > TOO_OLD_DAYS ? { days: ageDays } : null;
+}
+
+let running: Promise<BackupState> | null = null;
+
+/** Makes a backup now; one that is being made already is waited for. */
+export function backUp(from: Db = db()): Promise<BackupState> {
+  const folder = backupFolder();
+  if (folder === null)
+    throw new Problem(422, 'backups-off', 'Backups are off', {
+      detail: 'WAFFENRAD_BACKUPS is “off”. Name a folder there and start again.',
+    });
+  running ??= (async () => {
+    try {
+      await writeBackup(from, folder, nowIso());
+      tidyBackups(folder);
+      return backupState();
+    } catch (error) {
+      throw new Problem(507, 'no-backup', 'The backup was not made', {
+        detail: `${error instanceof Error ? error.message : String(error)} Folder: ${folder}. Is there room on the disk, and may it be written to?`,
+      });
+    } finally {
+      running = null;
+    }
+  })();
+  return running;
+}
+
+/** The shop’s night begins then, minutes after midnight. */
+const NIGHT_MIN = 2 * 60;
+const LOOK_EVERY_MS = 10 * 60_000;
+
+/** Whether tonight’s backup is due: past two by the shop’s clock, and none made since. */
+function backupDue(from: Db = db()): boolean {
+  if (backupFolder() === null) return false;
+  const { timeZone } = shopSettings(from);
+  const { newest } = backupState();
+  if (shopMinutes(timeZone, now()) < NIGHT_MIN) return false;
+  if (!newest) return true;
+  const day = shopDay(timeZone);
+  const made = shopDay(timeZone, newest.at);
+  return made < day || (made === day && shopMinutes(timeZone, newest.at) < NIGHT_MIN);
+}
+
+/** Looks every ten minutes whether a backup is due, from now on; a failed one is tried again. */
+export function keepBackups(): void {
+  const look = () => {
+    try {
+      if (backupDue()) backUp().catch((error: unknown) => console.error('Backup:', error));
+    } catch (error) {
+      console.error('Backup:', error);
+    }
+  };
+  setTimeout(look, 5_000).unref();
+  setInterval(look, LOOK_EVERY_MS).unref();
+}

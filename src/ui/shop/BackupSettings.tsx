@@ -1,0 +1,69 @@
+'use client';
+import { useEffect, useState } from 'react';
+import Button from '@mui/material/Button';
+import { Text } from '../pieces/Text';
+import { Actions, Block } from '../pieces/layout';
+import { Note } from '../pieces/texts';
+import { post } from '../keep/post';
+import { backupWords as w } from '../words';
+
+interface State {
+  readonly folder: string | null;
+  readonly newest: { readonly name: string; readonly bytes: number } | null;
+  readonly count: number;
+  readonly ageDays: number | null;
+}
+
+/** How old the newest backup is, where it lies, and one more by hand. */
+export function BackupSettings() {
+  const [state, setState] = useState<State | null>(null);
+  const [making, setMaking] = useState(false);
+  const [trouble, setTrouble] = useState('');
+  useEffect(() => {
+    fetch('/api/v1/backups')
+      .then((response) => (response.ok ? (response.json() as Promise<State>) : null))
+      .then(setState)
+      .catch(() => undefined);
+  }, []);
+  const make = async () => {
+    setMaking(true);
+    const answer = await post<State>('/api/v1/backups', {});
+    setMaking(false);
+    setTrouble(answer.ok ? '' : answer.message);
+    if (answer.ok) setState(answer.body);
+  };
+  if (!state) return null;
+  const { folder, newest, count, ageDays } = state;
+  return (
+    <Block data-part="backup">
+      <h2>{w.title}</h2>
+      {folder === null ? (
+        <Text soft as="p">
+          {w.off}
+        </Text>
+      ) : (
+        <>
+          <p role="status">
+            {newest ? w.newest(ageDays ?? 0, newest.bytes, count) : w.none}{' '}
+            <Text soft as="span">
+              {w.folder(folder)}
+            </Text>
+          </p>
+          <Text variant="small" soft as="p">
+            {w.how}
+          </Text>
+          {trouble && (
+            <Note kind="stop" role="alert">
+              {trouble}
+            </Note>
+          )}
+          <Actions>
+            <Button type="button" variant="outlined" disabled={making} onClick={() => void make()}>
+              {making ? w.making : w.make}
+            </Button>
+          </Actions>
+        </>
+      )}
+    </Block>
+  );
+}
