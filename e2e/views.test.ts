@@ -3,6 +3,7 @@ import { everyView } from './every-view';
 /** Views from Today to the kit. */
 everyView([
   ['today', null, '/', 'The bench today'],
+  ['delivered bows', null, '/delivered', 'the newest first'],
   ['shop settings', null, '/shop', 'How numbers are written'],
   ['meet', 'Noor', 'meet', 'What do you want to shoot?'],
   ['full draw', 'Noor', 'fit?part=posture', 'contradict each other'],

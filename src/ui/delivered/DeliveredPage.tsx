@@ -1,10 +1,11 @@
+'use client';
 import Link from 'next/link';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import type { Ticket } from '@/core/job';
-import { dayText, plainDay } from '../fields/dates';
+import { dayText } from '../fields/dates';
 import { GridTable } from '../fields/GridTable';
 import { PageHead } from '../frame/PageHead';
 import { Page } from '../pieces/Page';
@@ -73,7 +74,7 @@ export function DeliveredPage({ view: { rows, page, pages, count, day } }: { vie
                   </TableCell>
                   <TableCell>
                     <Text variant="figure" soft>
-                      {row.comeBackDay && plainDay(row.comeBackDay)}
+                      {row.comeBackDay && dayText(row.comeBackDay, day)}
                     </Text>
                   </TableCell>
                 </TableRow>
