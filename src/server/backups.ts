@@ -69,7 +69,7 @@ const NIGHT_MIN = 2 * 60;
 const LOOK_EVERY_MS = 10 * 60_000;
 
 /** Whether tonight’s backup is due: past two by the shop’s clock, and none made since. */
-function backupDue(from: Db = db()): boolean {
+export function backupDue(from: Db = db()): boolean {
   if (backupFolder() === null) return false;
   const { timeZone } = shopSettings(from);
   const { newest } = backupState();
