@@ -17,7 +17,8 @@ export interface Hands {
 }
 
 const STAGES = ['meet', 'fit', 'bow', 'kit', 'bench', 'lane', 'steady', 'handover'];
-const WAIT = { timeout: 8000 };
+/** A slow machine is no fault: what never comes alone is to be noticed. */
+const WAIT = { timeout: 30_000 };
 const DOUBLE_TAP_MS = 350;
 
 export const find = async (page: Page, target: string): Promise<ElementHandle<HTMLElement>> => {
