@@ -1,4 +1,12 @@
-import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync, truncateSync } from 'node:fs';
+import {
+  chmodSync,
+  mkdtempSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+  truncateSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { aSnapshot } from '@/core/testing/fixtures';
@@ -71,6 +79,16 @@ describe('a backup', () => {
     expect(readdirSync(folder).filter((name) => name.includes('part'))).toEqual([]);
     db.close();
   });
+});
+
+test('a log that others could read is closed to them when the shop opens', () => {
+  const { db } = filled();
+  // Killed, so that the log stays; and written when nobody saw to it yet.
+  chmodSync(`${shop()}-wal`, 0o644);
+  const again = openDb(shop());
+  for (const tail of ['', '-wal', '-shm']) expect(statSync(shop() + tail).mode & 0o077).toBe(0);
+  again.close();
+  db.close();
 });
 
 describe('a file looked through', () => {

@@ -1,4 +1,4 @@
-import { chmodSync, mkdirSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 import { backupBefore, OWNER_ALONE } from './backup';
@@ -23,7 +23,10 @@ export function backupFolder(path = dbPath()): string | null {
 export function openDb(path: string): Db {
   if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true });
   const db = new Database(path);
-  if (path !== ':memory:') chmodSync(path, OWNER_ALONE);
+  // Its log too, where one was left by a program that ended at once.
+  if (path !== ':memory:')
+    for (const tail of ['', '-wal', '-shm'])
+      if (existsSync(path + tail)) chmodSync(path + tail, OWNER_ALONE);
   db.pragma('journal_mode = WAL');
   // An acknowledged entry must survive a killed process and a pulled plug.
   db.pragma('synchronous = FULL');

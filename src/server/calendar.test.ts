@@ -292,6 +292,8 @@ describe('calendar files', () => {
     [file(day('20270230')), '“2027-02-30” in it (DTSTART) is no day'],
     [file(day('20261201', 'RDATE;VALUE=DATE:20261131')), '(RDATE) is no day'],
     [file(day('20261301')), 'is no day'],
+    // A day repeated every second.
+    [file(day('20261124', 'RRULE:FREQ=SECONDLY')), 'cannot be read'],
   ])('%j is refused', (text, words) =>
     expect(problemOf(() => closedDaysIn(text, '2026-11-24')).more.detail).toContain(words),
   );

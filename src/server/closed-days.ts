@@ -27,6 +27,17 @@ const NOT_A_CALENDAR = 'It is no iCalendar file: it should begin with BEGIN:VCAL
  * the shop can keep.
  */
 export function closedDaysIn(text: string, today: string): ClosedFound {
+  try {
+    return daysIn(text, today);
+  } catch (error) {
+    if (error instanceof Problem) throw error;
+    // The library throws where a rule of repetition makes no sense.
+    const why = error instanceof Error ? error.message : String(error);
+    throw refuse(`An event in it cannot be read: ${why.slice(0, 200)}`);
+  }
+}
+
+function daysIn(text: string, today: string): ClosedFound {
   const calendars = calendarsIn(text);
   const last = addDays(today, MOST_DAYS_AHEAD);
   const days = new Map<string, string>();
