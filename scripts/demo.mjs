@@ -17,7 +17,9 @@ const { child, url } = await startServer({ port, db: dbPath() }).catch((error) =
   stop(error.message),
 );
 say(`\nWaffenrad is open at  ${url}\nDatabase: ${dbPath()}\nStop it with Ctrl+C.`);
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+// From a terminal the server hears Ctrl+C itself.
+process.on('SIGINT', () => undefined);
+process.on('SIGTERM', () => child.kill('SIGTERM'));
 child.on('exit', (code) => process.exit(code ?? 0));
 child.stdout.pipe(process.stdout);
 child.stderr.pipe(process.stderr);

@@ -74,17 +74,25 @@ function sourceDigest() {
 
 const STAMP = at('.next/waffenrad-digest');
 
-/** The threads that do heavy work load one file, made from the same sources as the pages. */
-const buildThread = () =>
+/** What runs beside the pages: the server before them and the threads of heavy work, a file each. */
+const PROGRAMS = {
+  'waffenrad-server': 'src/server/gate/serve.ts',
+  'waffenrad-thread': 'src/server/heavy/thread.ts',
+};
+/** Native or file-reading packages stay outside the bundle. */
+const EXTERNAL = ['better-sqlite3', 'pdfkit', 'highs', 'next', 'pino'];
+
+const buildPrograms = () =>
   run(bin('esbuild'), [
-    'src/server/heavy/thread.ts',
+    ...Object.entries(PROGRAMS).map(([name, source]) => `${name}=${source}`),
     '--bundle',
     '--platform=node',
     '--target=node20',
     '--format=cjs',
     '--log-level=warning',
-    ...['better-sqlite3', 'pdfkit', 'highs'].map((name) => `--external:${name}`),
-    `--outfile=${at('.next/waffenrad-thread.cjs')}`,
+    ...EXTERNAL.map((name) => `--external:${name}`),
+    '--out-extension:.js=.cjs',
+    `--outdir=${at('.next')}`,
   ]);
 
 /** Builds when there is no build, or it is of other sources. */
@@ -93,13 +101,13 @@ export function needBuild() {
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === digest) return true;
   say('Building (about a minute) …');
   if (!run(bin('next'), ['build'], { NODE_ENV: 'production' })) return false;
-  if (!buildThread()) return false;
+  if (!buildPrograms()) return false;
   mkdirSync(dirname(STAMP), { recursive: true });
   writeFileSync(STAMP, digest);
   return true;
 }
 
-export { chromiumPath, CHROMIUM_FLAGS, freePort, startServer } from './serve.cjs';
+export { chromiumPath, CHROMIUM_FLAGS, freePort, SERVER, startServer } from './serve.cjs';
 
 /** Debian's chromium: installed when root, else a word on what to install. */
 export function needChromium() {

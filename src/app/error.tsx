@@ -1,15 +1,15 @@
 'use client';
 import Button from '@mui/material/Button';
 import { Notice } from '@/ui/frame/Notice';
+import { useHealth } from '@/ui/frame/useHealth';
+import { broken } from '@/ui/words';
 
 export default function ErrorPage({ reset }: { reset: () => void }) {
+  const sick = useHealth();
   return (
-    <Notice
-      title="Something broke here"
-      text="Nothing that was saved is lost. Try again; if it happens twice, restart the program."
-    >
+    <Notice title={sick?.title ?? broken.title} text={sick?.detail ?? broken.text}>
       <Button variant="contained" onClick={reset}>
-        Try again
+        {broken.again}
       </Button>
     </Notice>
   );

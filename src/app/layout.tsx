@@ -1,12 +1,14 @@
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
+import { preload } from 'react-dom';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import '@/ui/theme/globals.css';
-import { loadShop } from '@/server/shop';
+import { shopOrSickness } from '@/server/shop';
 import { SCHEME } from '@/ui/theme/tokens';
+import { SickShop } from '@/ui/frame/SickShop';
 import { Shell } from '@/ui/frame/Shell';
 
 export const metadata: Metadata = {
@@ -17,7 +19,22 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 // Every page is made from the database as it is now.
 export const dynamic = 'force-dynamic';
 
+/** Asked for with the page itself, not only once its style sheets were read. */
+const FACES = [
+  new URL(
+    '../../node_modules/@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2',
+    import.meta.url,
+  ),
+  new URL(
+    '../../node_modules/@fontsource-variable/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-wght-normal.woff2',
+    import.meta.url,
+  ),
+].map((face) => face.pathname);
+
 export default function Layout({ children }: { children: ReactNode }) {
+  for (const face of FACES)
+    preload(face, { as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' });
+  const found = shopOrSickness();
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
@@ -28,7 +45,11 @@ export default function Layout({ children }: { children: ReactNode }) {
           defaultMode="light"
         />
         <AppRouterCacheProvider options={{ enableCssLayer: true }}>
-          <Shell shop={loadShop()}>{children}</Shell>
+          {'sick' in found ? (
+            <SickShop title={found.sick.title} detail={found.sick.detail} />
+          ) : (
+            <Shell shop={found.shop}>{children}</Shell>
+          )}
         </AppRouterCacheProvider>
       </body>
     </html>

@@ -95,9 +95,12 @@ export async function writeBackup(
 export function backupBefore(db: Database.Database, folder: string, version: number): string {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const path = join(folder, `waffenrad-of-version-${version}.sqlite`);
-  rmSync(path, { force: true });
-  db.prepare('VACUUM INTO ?').run(path);
-  chmodSync(path, OWNER_ALONE);
+  // Two that start side by side each write their own; it has its name only once it is whole.
+  const part = `${path}.${process.pid}.part`;
+  rmSync(part, { force: true });
+  db.prepare('VACUUM INTO ?').run(part);
+  chmodSync(part, OWNER_ALONE);
+  renameSync(part, path);
   return path;
 }
 

@@ -1,8 +1,8 @@
-import { chmodSync, existsSync, mkdirSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 import { backupBefore, OWNER_ALONE } from './backup';
-import { migrate } from './migrate';
+import { migrate, refuseForeign } from './migrate';
 
 export type Db = Database.Database;
 
@@ -22,21 +22,41 @@ export function backupFolder(path = dbPath()): string | null {
 /** Opens (and makes) the file, sets the pragmas, brings the schema up to date. */
 export function openDb(path: string): Db {
   if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true });
-  const db = new Database(path);
-  // Its log too, where one was left by a program that ended at once.
-  if (path !== ':memory:')
-    for (const tail of ['', '-wal', '-shm'])
-      if (existsSync(path + tail)) chmodSync(path + tail, OWNER_ALONE);
-  db.pragma('journal_mode = WAL');
-  // An acknowledged entry must survive a killed process and a pulled plug.
-  db.pragma('synchronous = FULL');
-  db.pragma('foreign_keys = ON');
-  db.pragma('busy_timeout = 3000');
-  const folder = backupFolder(path);
-  migrate(db, undefined, (version) => {
-    if (folder !== null && path !== ':memory:') backupBefore(db, folder, version);
-  });
-  return withKeptStatements(db);
+  // Two that begin side by side on a new file wait for each other.
+  const db = new Database(path, { timeout: OPENING_WAIT_MS });
+  try {
+    if (path !== ':memory:') keepToOwner(path);
+    refuseForeign(db);
+    db.pragma('journal_mode = WAL');
+    // An acknowledged entry must survive a killed process and a pulled plug.
+    db.pragma('synchronous = FULL');
+    db.pragma('foreign_keys = ON');
+    const folder = backupFolder(path);
+    migrate(db, undefined, (version) => {
+      if (folder !== null && path !== ':memory:') backupBefore(db, folder, version);
+    });
+    db.pragma(`busy_timeout = ${WAIT_MS}`);
+    return withKeptStatements(db);
+  } catch (error) {
+    db.close();
+    throw error;
+  }
+}
+
+/** While the file is opened nobody is served yet. */
+const OPENING_WAIT_MS = 10_000;
+/** Whoever else writes has so long; the one thread of the server waits with it, so not longer. */
+const WAIT_MS = 40;
+
+/** The file, and its log where one was left by a program that ended at once, are read by nobody else. */
+function keepToOwner(path: string): void {
+  for (const tail of ['', '-wal', '-shm']) {
+    const file = path + tail;
+    if (!existsSync(file)) continue;
+    const mode = statSync(file).mode & 0o777;
+    // What its owner made read-only stays so.
+    if ((mode & ~OWNER_ALONE) !== 0) chmodSync(file, mode & OWNER_ALONE);
+  }
 }
 
 /** A second connection that only reads, for a thread of its own; the schema is up to date already. */
@@ -75,3 +95,6 @@ export const openBy = (opens: (path: string) => Db): void => void (held.waffenra
 
 /** The process's one connection; kept over hot reloads in development. */
 export const db = (): Db => (held.waffenradDb ??= (held.waffenradOpens ?? openDb)(dbPath()));
+
+/** The same where somebody has asked for it; null else. */
+export const openedDb = (): Db | null => held.waffenradDb ?? null;

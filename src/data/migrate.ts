@@ -5,6 +5,34 @@ import { fold } from './spelling';
 
 const DIRECTORY = join(/* turbopackIgnore: true */ process.cwd(), 'src/data/migrations');
 
+/** The file was made by a newer program: this one leaves it alone. */
+export class NewerFile extends Error {
+  /** Pages and threads are bundled apart: known by its name, not by its class. */
+  static override [Symbol.hasInstance](value: unknown): boolean {
+    return value instanceof Error && value.name === 'NewerFile';
+  }
+  override readonly name = 'NewerFile';
+}
+
+/** The file is a database of something else: nothing is written into it. */
+export class ForeignFile extends Error {
+  static override [Symbol.hasInstance](value: unknown): boolean {
+    return value instanceof Error && value.name === 'ForeignFile';
+  }
+  override readonly name = 'ForeignFile';
+}
+
+/** Nothing is written into a database that is of something else. */
+export function refuseForeign(db: Database): void {
+  const version = db.pragma('user_version', { simple: true }) as number;
+  const tables = db
+    .prepare("SELECT name FROM sqlite_master WHERE type = 'table'")
+    .pluck()
+    .all() as string[];
+  if (version > 0 ? !tables.includes('setting') : tables.length > 0)
+    throw new ForeignFile('The file is a database, but not of a shop.');
+}
+
 /**
  * Runs every migration newer than the file's `user_version`, each in one transaction with the
  * version it brings. A half-done migration leaves nothing behind.
@@ -25,7 +53,7 @@ export function migrate(
   const have = db.pragma('user_version', { simple: true }) as number;
   const ahead = files.length > 0 ? Number(files.at(-1)!.slice(0, 4)) : 0;
   if (have > ahead) {
-    throw new Error(
+    throw new NewerFile(
       `The database is of version ${have}; this program knows ${ahead}. Start the newer program, or name another file in WAFFENRAD_DB.`,
     );
   }
@@ -35,10 +63,12 @@ export function migrate(
     const number = Number(name.slice(0, 4));
     if (number <= have) continue;
     db.transaction(() => {
+      // Another program may have begun on the same file in the same instant.
+      if ((db.pragma('user_version', { simple: true }) as number) >= number) return;
       db.exec(readFileSync(join(directory, name), 'utf8'));
       db.pragma(`user_version = ${number}`);
+      ran.push(number);
     }).immediate();
-    ran.push(number);
   }
   return ran;
 }

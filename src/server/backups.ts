@@ -64,6 +64,13 @@ export function backUp(from: Db = db()): Promise<BackupState> {
   return running;
 }
 
+/** One that is being made: resolves when it is done, well or not. */
+export const backupOnItsWay = (): Promise<void> =>
+  Promise.resolve(running).then(
+    () => undefined,
+    () => undefined,
+  );
+
 /** The shop’s night begins then, minutes after midnight. */
 const NIGHT_MIN = 2 * 60;
 const LOOK_EVERY_MS = 10 * 60_000;

@@ -1,7 +1,7 @@
 import { db, type Db } from '@/data/db';
 import { backupState } from './backups';
 import { nowIso } from './clock';
-import { Problem } from './problem';
+import { sickOf, sicknessOf, sickProblem } from './sick';
 
 /** What a supervisor asks: whether the shop’s file can be read and written, and how old its backup is. */
 export function health(open: () => Db = db) {
@@ -12,9 +12,7 @@ export function health(open: () => Db = db) {
       on.prepare("UPDATE touched SET times = times WHERE what = 'shop'").run(),
     ).immediate();
   } catch (error) {
-    throw new Problem(503, 'database', 'The shop’s file cannot be used', {
-      detail: `${error instanceof Error ? error.message : String(error)} Is the disk full, the file read-only, damaged, or another program at it?`,
-    });
+    throw sickProblem(sicknessOf(error) ?? sickOf('not-opened'));
   }
   return { ok: true, at: nowIso(), backupAgeDays: backupState().ageDays };
 }

@@ -1,4 +1,5 @@
 import { Problem } from './problem';
+import { sicknessOf, sickProblem } from './sick';
 
 const json = (body: unknown, status: number, type: string) =>
   new Response(JSON.stringify(body), {
@@ -18,6 +19,11 @@ export async function answer(
       return json(error.body(), error.status, 'application/problem+json');
     }
     console.error(error);
+    const sick = sicknessOf(error);
+    if (sick) {
+      const problem = sickProblem(sick);
+      return json(problem.body(), problem.status, 'application/problem+json');
+    }
     const fault = new Problem(500, 'fault', 'Something broke here', {
       detail: 'The entry was not saved. Try again; if it happens twice, restart the program.',
     });

@@ -1,7 +1,7 @@
-import { db, dbPath } from '@/data/db';
+import { db, dbPath, openedDb } from '@/data/db';
 import { bePresent } from '@/data/presence';
-import { keepBackups } from './backups';
-import { startPool } from './heavy';
+import { backupOnItsWay, keepBackups } from './backups';
+import { startPool, stopPool } from './heavy';
 
 /** What fails here is told with every page that asks; the program itself goes on and says so. */
 function tried(work: () => unknown): void {
@@ -20,4 +20,18 @@ export function openShop(): void {
   // Held until the process ends: nobody puts another file in place of one that is worked with.
   tried(() => bePresent(dbPath()));
   keepBackups();
+  held.waffenradClose = closeShop;
+}
+
+// What ends the process is bundled apart from it.
+const held = globalThis as typeof globalThis & { waffenradClose?: () => Promise<void> };
+
+/** Once every answer has gone: threads end, the backup is finished, all of the log goes into the file. */
+async function closeShop(): Promise<void> {
+  await backupOnItsWay();
+  await stopPool();
+  const open = openedDb();
+  if (!open) return;
+  open.pragma('wal_checkpoint(TRUNCATE)');
+  open.close();
 }

@@ -6,6 +6,7 @@ import { db, type Db } from '@/data/db';
 import { stepTimes } from '@/data/records';
 import { saveShopSettings, shopSettings } from '@/data/settings';
 import { invalid } from './problem';
+import { sickOf, sicknessOf, type Sickness } from './sick';
 
 const check = checker(ShopRequest);
 
@@ -45,6 +46,16 @@ export function changeShop(body: unknown, on: Db = db()): Shop {
     throw invalid([{ pointer: '', detail: 'must be an object' }]);
   const run = on.transaction(() => saveShop({ ...shopSettings(on), ...body }, on));
   return run.immediate();
+}
+
+/** The settings, or what keeps the shop’s file from being read. */
+export function shopOrSickness(open: () => Db = db): { shop: Shop } | { sick: Sickness } {
+  try {
+    return { shop: shopSettings(open()) };
+  } catch (error) {
+    console.error('The shop’s file:', error);
+    return { sick: sicknessOf(error) ?? sickOf('not-opened') };
+  }
 }
 
 export const loadShop = (from: Db = db()): Shop => shopSettings(from);

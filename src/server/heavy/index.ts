@@ -35,6 +35,9 @@ export function startPool(): void {
   });
 }
 
+/** Ends the threads; nothing is asked of them any more. */
+export const stopPool = async (): Promise<void> => held.waffenradPool?.close();
+
 /** Does heavy work beside the server’s own thread, so that nobody waits for it but who asked. */
 export async function heavy<N extends TaskName>(
   task: N,

@@ -26,8 +26,31 @@ interface ProblemJson {
   readonly errors?: readonly { readonly pointer: string; readonly detail: string }[];
 }
 
-/** Sends JSON and reads the answer or the problem; never throws for what a network can do. */
+/** Asked again so often where the answer says when: whoever waits longer is told. */
+const MOST_TRIES = 4;
+const LONGEST_WAIT_S = 5;
+
+/** Seconds until it may be asked again; null where that would not help. */
+const retryAfter = (status: number, problem: unknown): number | null => {
+  if (status !== 429 && status !== 503) return null;
+  const said = (problem as { retryAfterS?: unknown }).retryAfterS;
+  return typeof said === 'number' && said <= LONGEST_WAIT_S ? said : null;
+};
+
+/**
+ * Sends JSON and reads the answer or the problem; never throws for what a network can do. An answer that it is too
+ * much just now was not taken, and is asked for again when it says.
+ */
 export async function post<T>(url: string, body: unknown, method = 'POST'): Promise<Posted<T>> {
+  for (let tries = 1; ; tries++) {
+    const posted = await postOnce<T>(url, body, method);
+    const seconds = posted.ok ? null : retryAfter(posted.status, posted.problem);
+    if (seconds === null || tries === MOST_TRIES) return posted;
+    await new Promise((resolve) => setTimeout(resolve, seconds * 1000));
+  }
+}
+
+async function postOnce<T>(url: string, body: unknown, method: string): Promise<Posted<T>> {
   let response: Response;
   try {
     response = await fetch(url, {

@@ -3,6 +3,7 @@
  * with its rule in core; refusals of commands stand with the command, labels of the sheet in core/sheet.
  */
 export { frame } from './frame';
+export { broken } from './broken';
 export { today } from './today';
 export { fields } from './fields';
 export { meet } from './meet';

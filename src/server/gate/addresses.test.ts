@@ -1,0 +1,45 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { isShipped, pathOf, routeNames } from './addresses';
+
+test.each([
+  ['/', '/'],
+  ['/api/v1/find?q=100%', '/api/v1/find'],
+  ['/jobs/a%20b/fit#x', '/jobs/a%20b/fit'],
+  ['/shop/parts?q=a\nb', '/shop/parts'],
+])('%j is the path %j', (target, path) => expect(pathOf(target)).toBe(path));
+
+test.each([
+  '/jobs/%',
+  '/jobs/%zz',
+  '/jobs/%e0%a4',
+  '/jobs/%ff',
+  '/jobs/%00',
+  'http://a/b',
+  '*',
+  '',
+])('%j is no address', (target) => expect(pathOf(target)).toBeNull());
+
+test('what the build ships is told from what the shop answers', () => {
+  expect(isShipped('/_next/static/chunks/a.js')).toBe(true);
+  expect(isShipped('/api/v1/find')).toBe(false);
+});
+
+test('an address is named by its route, whatever stands in it', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'waffenrad-routes-'));
+  const file = join(folder, 'routes.json');
+  writeFileSync(
+    file,
+    JSON.stringify({
+      staticRoutes: [{ page: '/api/v1/find', regex: '^/api/v1/find(?:/)?$' }],
+      dynamicRoutes: [{ page: '/jobs/[id]/fit', regex: '^/jobs/([^/]+?)/fit(?:/)?$' }],
+    }),
+  );
+  const nameOf = routeNames(file);
+  rmSync(folder, { recursive: true });
+  expect(nameOf('/jobs/Nora-Beispiel/fit')).toBe('/jobs/[id]/fit');
+  expect(nameOf('/api/v1/find')).toBe('/api/v1/find');
+  expect(nameOf('/Nora-Beispiel')).toBe('(none)');
+  expect(nameOf('/_next/static/chunks/a.js')).toBe('/_next/static');
+});

@@ -1,0 +1,40 @@
+import { readFileSync } from 'node:fs';
+
+interface DynamicRoute {
+  readonly page: string;
+  readonly regex: string;
+}
+
+/** What the build says of the application's addresses. */
+interface Manifest {
+  readonly staticRoutes: readonly DynamicRoute[];
+  readonly dynamicRoutes: readonly DynamicRoute[];
+}
+
+/** The path of a request's target without its query; null where it is no address at all (`%`, `%zz`, `%ff`). */
+export function pathOf(target: string): string | null {
+  const path = target.replace(/[?#].*$/s, '');
+  if (!path.startsWith('/')) return null;
+  try {
+    // As a whole: half a sign in one piece is half a sign.
+    return decodeURIComponent(path).includes('\0') ? null : path;
+  } catch {
+    return null;
+  }
+}
+
+/** What is made once by the build and never changes: not worth counting. */
+export const isShipped = (path: string): boolean => path.startsWith('/_next/static/');
+
+/** Names an address by its route, so that nothing of a person ever stands in a log. */
+export function routeNames(manifestPath: string): (path: string) => string {
+  const manifest = JSON.parse(readFileSync(manifestPath, 'utf8')) as Manifest;
+  const known = [...manifest.staticRoutes, ...manifest.dynamicRoutes].map(({ page, regex }) => ({
+    page,
+    pattern: new RegExp(regex),
+  }));
+  return (path) =>
+    isShipped(path)
+      ? '/_next/static'
+      : (known.find(({ pattern }) => pattern.test(path))?.page ?? '(none)');
+}

@@ -1,0 +1,88 @@
+import { createServer } from 'node:http';
+import { join } from 'node:path';
+import next from 'next';
+import pino from 'pino';
+import { dbPath } from '@/data/db';
+import { routeNames } from './addresses';
+import { gate, USUAL_LIMITS } from './gate';
+import { mayOpen } from './may-open';
+
+/**
+ * The program that serves the shop. `HOST` and `PORT` say where, `WAFFENRAD_DB` what, `WAFFENRAD_LOG`
+ * how much is written (`info` every request, `warn` what was refused, `silent` nothing);
+ * `WAFFENRAD_LIMITS=off` lets everybody ask as often as they like. `--new` opens a new shop.
+ */
+const host = process.env.HOST ?? '127.0.0.1';
+const port = Number(process.env.PORT ?? 3000);
+const folder = process.cwd();
+/** Answers that are on their way have so long when the program is asked to stop, ms. */
+const STOP_WITHIN_MS = 10_000;
+/** A shop has some ten tablets with a few connections each. */
+const MOST_CONNECTIONS = 1000;
+
+// The application is bundled apart: what it leaves for us hangs on the process.
+const held = globalThis as typeof globalThis & { waffenradClose?: () => Promise<void> };
+
+async function main() {
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    return stop(`PORT is “${process.env.PORT}”: a number from 1 to 65535 is possible.`);
+  const refused = await mayOpen(dbPath(), process.argv.includes('--new'));
+  if (refused) return stop(refused);
+  const log = pino({
+    base: undefined,
+    timestamp: pino.stdTimeFunctions.isoTime,
+    level: process.env.WAFFENRAD_LOG ?? 'info',
+  });
+  const app = next({ dev: false, dir: folder, hostname: host, port });
+  await app.prepare();
+  const { onRequest, close } = gate({
+    handler: app.getRequestHandler(),
+    log,
+    nameOf: routeNames(join(folder, '.next/routes-manifest.json')),
+    nowMs: () => performance.now(),
+    limits: process.env.WAFFENRAD_LIMITS === 'off' ? null : USUAL_LIMITS,
+  });
+  const server = createServer(onRequest);
+  server.maxConnections = MOST_CONNECTIONS;
+  server.on('error', (error: NodeJS.ErrnoException) =>
+    stop(
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is taken: another copy may be running. Name another in PORT.`
+        : `The server cannot listen on ${host}, port ${port}: ${error.message}`,
+    ),
+  );
+  let stopping = false;
+  const end = async () => {
+    // Asked twice: at once.
+    if (stopping) process.exit(130);
+    stopping = true;
+    log.info('stopping');
+    setTimeout(() => {
+      log.error('what was on its way did not end in time');
+      process.exit(1);
+    }, STOP_WITHIN_MS).unref();
+    server.close();
+    await close();
+    server.closeAllConnections();
+    await held.waffenradClose?.();
+    log.info('stopped');
+    process.exit(0);
+  };
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => void end());
+  server.listen(port, host, () => {
+    console.log(
+      `Waffenrad is open at  http://${host.includes(':') ? `[${host}]` : host}:${port}\nDatabase: ${dbPath()}\nStop it with Ctrl+C.`,
+    );
+    if (!['127.0.0.1', '::1', 'localhost'].includes(host))
+      console.log(
+        'It answers everybody who reaches this address, and nobody signs in: use it in the shop’s own network alone.',
+      );
+  });
+}
+
+function stop(text: string): never {
+  console.error(`\n${text}`);
+  process.exit(2);
+}
+
+void main();
