@@ -9,7 +9,9 @@ import {
 import { seeded } from '@/core/numerics';
 import { openDb } from '@/data/db';
 import { allJobs } from '@/data/jobs';
-import { findParts, lookAtImport, stagePiece, takeImport } from '@/server/part-stock';
+import { stagePiece, takeImport } from '@/server/part-imports';
+import { lookAtImport } from '@/server/part-looks';
+import { findParts } from '@/server/part-stock';
 import { packagesFor } from '@/server/packages';
 import { solve, stopSolver } from '@/server/solver';
 import { readPieces, type FileRead } from '@/workers/part-file';
@@ -135,7 +137,10 @@ for (let at = 0; at < many.length; at += 500) {
 }
 line('put aside in 100 pieces, each', ms(median(pieces)), `longest ${ms(Math.max(...pieces))}`);
 line('looked at', ms((await timed(() => lookAtImport(importId!, db)))[1]));
-line('taken at once', ms((await timed(() => takeImport(importId!, { only: null }, db)))[1]));
+line(
+  'taken, slice by slice',
+  ms((await timed(() => takeImport(importId!, { only: null }, db)))[1]),
+);
 for (const query of ['licht', 'stern steg 77', 'einton', 'lumen lot licht', 'p-4', 'kie', '']) {
   const params = new URLSearchParams({ q: query, kind: 'sight' });
   findParts(params, db);

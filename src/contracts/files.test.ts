@@ -131,7 +131,7 @@ describe('a bow file', () => {
     expect(faultCount).toBeGreaterThan(900 * 10);
     const long = broken(400_000);
     expect(long).toMatchObject({ bows: [], faultCount: 1 });
-    expect(long.faults[0]!.message).toContain('at most 3000');
+    expect(long.faults[0]!.message).toContain('at most 1000');
   });
 
   test('columns that may be left out are read as not known', () => {

@@ -105,8 +105,8 @@ export const allParts = (db: Db): AnyPart[] =>
     .all()
     .map(partOfRow);
 
-/** What kits are chosen from: of each slot what lies in the shop first, then the cheapest. */
-export const assortment = (db: Db): CatalogueItem[] =>
+/** Of each slot what lies in the shop first, then the cheapest: what is chosen from. */
+const chosenFrom = (db: Db): AnyPart[] =>
   db
     .prepare(
       `SELECT ${itemMapping.columnList} FROM (
@@ -116,8 +116,20 @@ export const assortment = (db: Db): CatalogueItem[] =>
        WHERE place <= ? ORDER BY slot, price_cents, model`,
     )
     .all(MOST_OF_A_SLOT)
-    .map(partOfRow)
-    .filter((item): item is CatalogueItem => !isArrowComponent(item));
+    .map(partOfRow);
+
+/** What kits are chosen from. */
+export const assortment = (db: Db): CatalogueItem[] =>
+  chosenFrom(db).filter((item): item is CatalogueItem => !isArrowComponent(item));
+
+/** What arrows are built from. */
+export const arrowAssortment = (db: Db): AnyPart[] => chosenFrom(db).filter(isArrowComponent);
+
+export const partSuppliers = (db: Db): string[] =>
+  db
+    .prepare("SELECT DISTINCT supplier FROM catalogue_item WHERE supplier <> '' ORDER BY supplier")
+    .pluck()
+    .all() as string[];
 
 export const partsOfKind = (db: Db, kind: PartKind): AnyPart[] =>
   db

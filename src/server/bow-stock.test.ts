@@ -2,7 +2,8 @@ import { BOW_COLUMNS, writeBowFile } from '@/contracts/bow-csv';
 import { aBow } from '@/core/testing/fixtures';
 import { openDb, type Db } from '@/data/db';
 import { allBows, bowById, insertBow } from '@/data/stock';
-import { bowsFile, importBows, saveBow } from './bow-stock';
+import { bowsFile } from './bow-looks';
+import { importBows, saveBow } from './bow-stock';
 import { problemComing, problemOf } from './testing/problem-of';
 
 let db: Db;

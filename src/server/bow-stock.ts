@@ -1,11 +1,11 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import { BOW_FORMAT, writeBowFile, type RowFault } from '@/contracts/bow-csv';
-import { mergeCells, readForm, rowChange, type RowChange } from '@/contracts/csv';
-import { bowName, OWN_BOW_ID, type BowRecord } from '@/core/bow';
+import { BOW_FORMAT, type RowFault } from '@/contracts/bow-csv';
+import { mergeCells, readForm, type RowChange } from '@/contracts/csv';
+import { OWN_BOW_ID, type BowRecord } from '@/core/bow';
 import { db, type Db } from '@/data/db';
-import { shopSettings } from '@/data/settings';
-import { allBows, bowById, insertBow, updateBow } from '@/data/stock';
+import { bowById, insertBow, updateBow } from '@/data/stock';
+import { lookAtBows } from './bow-looks';
 import { heavy } from './heavy';
 import { notOverwritten } from './part-stock';
 import { invalid, Problem } from './problem';
@@ -44,37 +44,35 @@ export async function importBows(body: unknown, on: Db = db()): Promise<ImportAn
   const checked = checkImport(body);
   if (!checked.ok) throw invalid(checked.errors);
   const { text, mode, except = [], jumps } = checked.value as Static<typeof ImportRequest>;
-  const { bows, faults, faultCount } = await heavy('bowFile', text);
+  const look = await (on.memory ? lookAtBows(text, on) : heavy('bowFile', text));
+  const { bows, faults, faultCount, rows, added, changed, same } = look;
   if (mode === 'allOrNone' && faultCount > 0) {
     throw new Problem(422, 'faulty-rows', 'The file was refused whole', {
       detail: `${faultCount === 1 ? 'One fault' : `${faultCount} faults`}: nothing of the file was taken. ${faultText(faults[0]!)}`,
       faults,
     });
   }
-  const { units } = shopSettings(on);
-  const run = on.transaction((): ImportAnswer => {
-    const count = { added: 0, changed: 0, same: 0 };
-    const rows: RowChange[] = [];
-    for (const { bow } of bows) {
-      const before = bowById(on, bow.id);
-      const row = rowChange(BOW_FORMAT, before, bow, bowName(bow), units);
-      count[!row ? 'same' : row.isNew ? 'added' : 'changed']++;
-      if (!row) continue;
-      rows.push(row);
-      const leave = except.includes(bow.id) || (row.jump && jumps && !jumps.includes(bow.id));
-      if (mode === 'check' || leave) continue;
-      if (row.isNew) insertBow(on, bow);
-      else updateBow(on, bow);
-    }
-    return { saved: mode !== 'check' && bows.length > 0, ...count, rows, faults, faultCount };
-  });
-  return run.immediate();
+  const saved = mode !== 'check' && bows.length > 0;
+  if (saved) {
+    const left = new Set([
+      ...except,
+      ...rows.flatMap(({ id, jump }) => (jump && jumps && !jumps.includes(id) ? [id] : [])),
+    ]);
+    const differ = new Set(rows.map(({ id }) => id));
+    const run = on.transaction(() => {
+      for (const { bow } of bows) {
+        if (!differ.has(bow.id) || left.has(bow.id)) continue;
+        if (bowById(on, bow.id)) updateBow(on, bow);
+        else insertBow(on, bow);
+      }
+    });
+    run.immediate();
+  }
+  return { saved, added, changed, same, rows, faults, faultCount };
 }
 
 const faultText = ({ line, column, message }: RowFault) =>
   `Line ${line}${column ? `, ${column}` : ''}: ${message}.`;
-
-export const bowsFile = (from: Db = db()) => writeBowFile(allBows(from));
 
 const Cells = Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 2000 }));
 const checkCells = checker(

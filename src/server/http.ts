@@ -31,6 +31,34 @@ export async function answer(
   }
 }
 
+/** A file that is answered. */
+interface FileAnswer {
+  readonly body: string | Uint8Array;
+  readonly type: string;
+  readonly name: string;
+  /** Shown in the page, not only kept. */
+  readonly inline?: boolean;
+}
+
+/** Runs what makes a file and answers with it, or with the problem that kept it from being made. */
+export async function answerFile(run: () => FileAnswer | Promise<FileAnswer>): Promise<Response> {
+  let file: FileAnswer | null = null;
+  const problem = await answer(async () => {
+    file = await run();
+  });
+  if (!file) return problem;
+  const { body, type, name, inline } = file as FileAnswer;
+  return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
+    headers: {
+      'content-type': type,
+      'cache-control': 'no-store',
+      'content-disposition': `${inline ? 'inline' : 'attachment'}; filename="${name}"`,
+    },
+  });
+}
+
+export const CSV = 'text/csv; charset=utf-8';
+
 /** What a body may hold where an address does not say otherwise. */
 const MOST_BYTES = 1_000_000;
 

@@ -1,6 +1,7 @@
 import { db, dbPath, openedDb } from '@/data/db';
 import { bePresent } from '@/data/presence';
 import { backupOnItsWay, keepBackups } from './backups';
+import { finishTakings } from './part-imports';
 import { startPool, stopPool } from './heavy';
 
 /** What fails here is told with every page that asks; the program itself goes on and says so. */
@@ -20,6 +21,8 @@ export function openShop(): void {
   // Held until the process ends: nobody puts another file in place of one that is worked with.
   tried(() => bePresent(dbPath()));
   keepBackups();
+  // A file that was being taken in when the program ended.
+  finishTakings().catch((error: unknown) => console.error('Imports:', error));
   held.waffenradClose = closeShop;
 }
 

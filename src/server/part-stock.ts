@@ -1,15 +1,7 @@
-import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import {
-  mergeCells,
-  readForm,
-  rowChange,
-  type ImportLook,
-  type Merged,
-  type RowChange,
-} from '@/contracts/csv';
-import { checkPart, partFormat, writePartFile } from '@/contracts/part-csv';
+import { mergeCells, readForm, type Merged } from '@/contracts/csv';
+import { partFormat, writePartFile } from '@/contracts/part-csv';
 import {
   isPartKind,
   PART_KINDS,
@@ -19,26 +11,11 @@ import {
   type PartKind,
 } from '@/core/kit';
 import { db, type Db } from '@/data/db';
-import {
-  dropOldStaged,
-  dropStaged,
-  idsOfOtherKinds,
-  stagedAlready,
-  stagedCount,
-  stagedPairs,
-  stageParts,
-  takeStaged,
-  unstage,
-  unstageJumps,
-} from '@/data/part-imports';
 import { searchParts, type PartsFound } from '@/data/part-search';
-import { allParts, insertItem, partById, partsOfKind, updateItem } from '@/data/stock';
-import { supplierList } from '@/devices/stand-ins/supplier';
-import { now, nowIso } from './clock';
+import { insertItem, partById, partsOfKind, partSuppliers, updateItem } from '@/data/stock';
 import { invalid, notFound, Problem } from './problem';
 
 const MOST_AT_ONCE = 200;
-const DAY_MS = 86_400_000;
 
 /** Parts by any word, of one kind or of all, a page at a time. */
 export function findParts(params: URLSearchParams, from: Db = db()): PartsFound {
@@ -126,136 +103,4 @@ export function savePart(id: string, body: unknown, on: Db = db()): AnyPart {
   return record;
 }
 
-const checkRows = checker(
-  Type.Object(
-    {
-      /** Given by the first piece's answer. */
-      importId: Type.Optional(Type.String({ maxLength: 60 })),
-      kind: Type.String({ maxLength: 40 }),
-      parts: Type.Array(Type.Unknown(), { minItems: 1, maxItems: 1000 }),
-    },
-    { additionalProperties: false },
-  ),
-);
-
-/** Puts a piece of a file aside; nobody sees it before all of it is taken. */
-export function stagePiece(body: unknown, on: Db = db()): { importId: string; count: number } {
-  const checked = checkRows(body);
-  if (!checked.ok) throw invalid(checked.errors);
-  const { kind, importId = randomUUID() } = checked.value;
-  if (!isPartKind(kind)) throw invalid([{ pointer: '/kind', detail: 'is no slot' }]);
-  const parts = (checked.value.parts as unknown[]).map((value, i) => {
-    const answer = checkPart(kind, value);
-    if (answer.ok) return answer.value;
-    throw invalid(
-      answer.errors.map((error) => ({ ...error, pointer: `/parts/${i}${error.pointer}` })),
-    );
-  });
-  const ids = parts.map(({ id }) => id);
-  const run = on.transaction(() => {
-    dropOldStaged(on, new Date(now().getTime() - DAY_MS).toISOString());
-    const [other] = idsOfOtherKinds(on, kind, ids);
-    if (other) throw taken(`“${other.id}” is the id of a ${slotName(other.slot).toLowerCase()}`);
-    const twice = ids.find((id, i) => ids.indexOf(id) !== i) ?? stagedAlready(on, importId, ids)[0];
-    if (twice) throw taken(`“${twice}” stands in the file twice`);
-    stageParts(on, importId, parts, nowIso());
-    return { importId, count: stagedCount(on, importId) };
-  });
-  return run.immediate();
-}
-
-const taken = (why: string) =>
-  new Problem(422, 'id-taken', 'The file was not taken', {
-    detail: `${why}. Nothing of the file was taken.`,
-  });
-
-const ROWS_A_PAGE = 200;
-
-/** What taking it would do, `ROWS_A_PAGE` rows from `offset` on; nothing is saved. */
-export function lookAtImport(importId: string, on: Db = db(), offset = 0): ImportLook {
-  const count = { added: 0, changed: 0, same: 0 };
-  const [jumps, rows]: [RowChange[], RowChange[]] = [[], []];
-  let [jumpCount, rowCount] = [0, 0];
-  for (const { staged, known } of stagedPairs(on, importId)) {
-    const row = rowChange(partFormat(staged.slot), known, staged, partName(staged));
-    count[!row ? 'same' : row.isNew ? 'added' : 'changed']++;
-    if (!row) continue;
-    if (row.jump) {
-      if (jumpCount++ < ROWS_A_PAGE) jumps.push(row);
-    } else if (rowCount++ >= offset && rows.length < ROWS_A_PAGE) rows.push(row);
-  }
-  if (count.added + count.changed + count.same === 0) throw notFound('file');
-  return { importId, ...count, jumps, jumpCount, rows, rowCount };
-}
-
-/** Which rows of a look are asked for; from the first where it is not said. */
-export function offsetOf(request: Request): number {
-  const text = new URL(request.url).searchParams.get('offset') ?? '0';
-  if (!/^\d{1,7}$/.test(text))
-    throw invalid([{ pointer: '/offset', detail: 'must be a whole number from 0 to 9999999' }]);
-  return Number(text);
-}
-
-const Ids = Type.Array(Type.String({ maxLength: 60 }), { maxItems: 5000 });
-
-interface TakeRequest {
-  readonly only: readonly string[] | null;
-  readonly except?: readonly string[];
-  readonly jumps?: readonly string[];
-}
-
-const checkTake = checker(
-  Type.Object(
-    {
-      /** Only these; null takes all. */
-      only: Type.Union([
-        Type.Array(Type.String({ maxLength: 60 }), { maxItems: 5000 }),
-        Type.Null(),
-      ]),
-      /** All but these. */
-      except: Type.Optional(Ids),
-      /** Of the rows whose price moves by more than a third only these; without it all of them. */
-      jumps: Type.Optional(Ids),
-    },
-    { additionalProperties: false },
-  ),
-);
-
-/** Takes what was put aside, at once. */
-export function takeImport(importId: string, body: unknown, on: Db = db()): { taken: number } {
-  const checked = checkTake(body);
-  if (!checked.ok) throw invalid(checked.errors);
-  const { only, except = [], jumps } = checked.value as TakeRequest;
-  const run = on.transaction(() => {
-    if (stagedCount(on, importId) === 0) throw notFound('file');
-    unstage(on, importId, except);
-    if (jumps) unstageJumps(on, importId, jumps);
-    return { taken: takeStaged(on, importId, only) };
-  });
-  return run.immediate();
-}
-
-export const dropImport = (importId: string, on: Db = db()) => ({
-  dropped: dropStaged(on, importId),
-});
-
-const checkSupplier = checker(
-  Type.Object({ supplier: Type.String({ maxLength: 60 }) }, { additionalProperties: false }),
-);
-const WEEK_MS = 7 * DAY_MS;
-
-/** Fetches a supplier's list (a stand-in makes it up), puts it aside and says what it would change. */
-export function fetchSupplierList(body: unknown, on: Db = db()): ImportLook {
-  const checked = checkSupplier(body);
-  if (!checked.ok) throw invalid(checked.errors);
-  const { supplier } = checked.value;
-  const edition = Math.floor(now().getTime() / WEEK_MS);
-  const list = supplierList(allParts(on), supplier, edition);
-  if (list.length === 0) throw notFound('supplier');
-  const importId = randomUUID();
-  on.transaction(() => stageParts(on, importId, list, nowIso())).immediate();
-  return lookAtImport(importId, on);
-}
-
-export const suppliers = (from: Db = db()): string[] =>
-  [...new Set(allParts(from).map(({ supplier }) => supplier))].filter(Boolean).sort();
+export const suppliers = (from: Db = db()): string[] => partSuppliers(from);

@@ -1,5 +1,5 @@
 import { pieceCents, type BowOffer, type BowRecord, type LoggedCurve } from '@/core/bow';
-import { isArrowComponent, type AnyPart, type CatalogueItem } from '@/core/kit';
+import { type AnyPart, type CatalogueItem } from '@/core/kit';
 import { piecesInShop, reservedBows, type PieceSeen } from '@/data/bow-pieces';
 import { db, type Db } from '@/data/db';
 import { newestCurves } from '@/data/curves';
@@ -34,7 +34,7 @@ export const allBows = (): BowRecord[] => stock.allBows(db());
 export const loggedCurves = (): LoggedCurve[] => newestCurves(db());
 /** Parts of arrows as this job sees them. */
 export const arrowComponents = (jobId: string, from: Db = db()): AnyPart[] =>
-  freeOf(stock.allParts(from).filter(isArrowComponent), jobId, from);
+  freeOf(stock.arrowAssortment(from), jobId, from);
 
 const freeOf = <P extends AnyPart>(parts: readonly P[], jobId: string, from: Db): P[] => {
   const reserved = reservedByOthers(from, jobId);

@@ -27,7 +27,7 @@ function wishOf(params: URLSearchParams): TapeQuery {
   return checked.value;
 }
 
-export interface TapeFile {
+interface TapeFile {
   readonly body: string | Uint8Array;
   readonly type: string;
   readonly name: string;

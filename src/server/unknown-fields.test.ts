@@ -6,7 +6,8 @@ import { historyPreview } from './history';
 import { takeClosedDays } from './ics';
 import { noteStepTime } from './note-step-time';
 import { settleShelfOrder } from './orders';
-import { fetchSupplierList, savePart, stagePiece, takeImport } from './part-stock';
+import { fetchSupplierList, stagePiece, takeImport } from './part-imports';
+import { savePart } from './part-stock';
 import { Problem } from './problem';
 import { rememberPlace } from './remember-place';
 

@@ -5,14 +5,15 @@ import { BOW_COLUMNS } from './columns';
 
 export type { RowFault } from '../csv';
 
-interface BowFile {
+export interface BowFile {
   readonly bows: readonly { readonly line: number; readonly bow: BowRecord }[];
   readonly faults: readonly RowFault[];
   readonly faultCount: number;
 }
 
 const BOW_FILE_LIMIT = 900_000;
-const MOST_BOW_ROWS = 3_000;
+/** Written in one go while nobody else is served: more comes in two files. */
+const MOST_BOW_ROWS = 1_000;
 
 const header = (field: BowField) => BOW_COLUMNS.find((column) => column.field === field)!.header;
 

@@ -1,7 +1,9 @@
-import { readBowFile } from '@/contracts/bow-csv';
 import { compute } from '../compute';
 import { closedDaysIn } from '../closed-days';
 import { frontierFor, packagesFor } from '../packages';
+import { bowsFile, lookAtBows } from '../bow-looks';
+
+import { listOfSupplier, lookAtImport } from '../part-looks';
 import { partsFile } from '../part-stock';
 import { sheetPdf } from '../pdf/sheet-pdf';
 import { loadSheet } from '../sheets';
@@ -16,7 +18,10 @@ export const TASKS = {
   packages: (jobId: string) => packagesFor(jobId),
   frontier: (jobId: string) => frontierFor(jobId),
   partsFile: (kind: string | null) => partsFile(kind),
-  bowFile: (text: string) => readBowFile(text),
+  importLook: (importId: string, offset: number) => lookAtImport(importId, undefined, offset),
+  supplierList: (supplier: string) => listOfSupplier(supplier),
+  bowsFile: () => bowsFile(),
+  bowFile: (text: string) => lookAtBows(text),
   closedDays: (text: string, today: string) => closedDaysIn(text, today),
   tape: (jobId: string, query: string) => tapeFile(jobId, new URLSearchParams(query)),
   sheetPdf: (jobId: string, revision: string, paper: 'A4' | 'LETTER') =>

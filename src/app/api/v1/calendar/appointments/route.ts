@@ -1,14 +1,12 @@
-import { otherMethods } from '@/server/http';
+import { answerFile, otherMethods } from '@/server/http';
 import { appointmentsFile } from '@/server/ics';
 
 /** Appointments as an iCalendar file; `job` for one job's only. */
 export const GET = (request: Request) =>
-  new Response(appointmentsFile(new URL(request.url).searchParams.get('job')), {
-    headers: {
-      'content-type': 'text/calendar; charset=utf-8',
-      'content-disposition': 'attachment; filename="appointments.ics"',
-      'cache-control': 'no-store',
-    },
-  });
+  answerFile(() => ({
+    body: appointmentsFile(new URL(request.url).searchParams.get('job')),
+    type: 'text/calendar; charset=utf-8',
+    name: 'appointments.ics',
+  }));
 
 export const { POST, PUT, PATCH, DELETE } = otherMethods('GET');

@@ -1,5 +1,5 @@
 import { answer, otherMethods, readJson } from '@/server/http';
-import { fetchSupplierList } from '@/server/part-stock';
+import { fetchSupplierList } from '@/server/part-imports';
 
 /** Fetches a supplier's price list and says what it would change. */
 export const POST = (request: Request) =>

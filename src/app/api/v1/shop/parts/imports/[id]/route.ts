@@ -1,11 +1,11 @@
 import { answer, otherMethods, readJson } from '@/server/http';
-import { dropImport, lookAtImport, offsetOf, takeImport } from '@/server/part-stock';
+import { dropImport, lookedAt, offsetOf, takeImport } from '@/server/part-imports';
 
 type Params = { params: Promise<{ id: string }> };
 
 /** What taking it would change. */
 export const GET = (request: Request, { params }: Params) =>
-  answer(async () => lookAtImport((await params).id, undefined, offsetOf(request)));
+  answer(async () => lookedAt((await params).id, offsetOf(request)));
 
 export const POST = (request: Request, { params }: Params) =>
   answer(async () => takeImport((await params).id, await readJson(request)));
