@@ -9,8 +9,7 @@ let shop: TestShop;
 let jobId: string;
 beforeAll(async () => {
   shop = await TestShop.open('demo');
-  const settings = (await shop.snapshot(await shop.jobOf('Ilse'))).shop;
-  const saved = await shop.send('/api/v1/shop', { ...settings, units: METRIC_UNITS }, 'PUT');
+  const saved = await shop.send('/api/v1/shop', { units: METRIC_UNITS }, 'PATCH');
   expect(saved.status).toBe(200);
   jobId = await metricJob();
 }, 120_000);

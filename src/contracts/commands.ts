@@ -95,6 +95,8 @@ export const Command = Type.Union([
   command('setAnswers', {
     archer: Type.Optional(Type.Partial(ArcherAnswers, strict)),
     job: Type.Optional(Type.Partial(JobAnswers, strict)),
+    /** The archer’s answers as the screen showed them: another job may have changed them meanwhile. */
+    seen: Type.Optional(Type.Partial(ArcherAnswers, strict)),
   }),
   command('takeReadings', {
     readings: Type.Array(ReadingEntry, { minItems: 1, maxItems: 10 }),
@@ -196,6 +198,8 @@ export const Command = Type.Union([
 ]);
 export type Command = Static<typeof Command>;
 
+const Key = Type.String({ minLength: 8, maxLength: 60 });
+
 export const CommandRequest = Type.Object(
   {
     version: Type.Integer({ minimum: 1 }),
@@ -203,7 +207,7 @@ export const CommandRequest = Type.Object(
     /** The stage on the screen as it was entered. */
     stage: Type.Optional(OneOf(...STAGES.map(({ id }) => id))),
     /** Of this one entry: sent a second time, after a break, it counts once. */
-    key: Type.Optional(Type.String({ minLength: 8, maxLength: 60 })),
+    key: Type.Optional(Key),
     command: Command,
   },
   strict,
@@ -217,6 +221,8 @@ export const NewJobRequest = Type.Object(
     archerId: Type.Optional(Id),
     archer: Type.Partial(ArcherAnswers, strict),
     job: Type.Partial(JobAnswers, strict),
+    /** Of this one wish: sent a second time, after a break, it opens one job. */
+    key: Type.Optional(Key),
   },
   strict,
 );

@@ -148,3 +148,15 @@ export const ShopRequest = Type.Object(
   },
   strict,
 );
+
+/** Some of the settings, with what stood there when the screen was opened: what others changed since stays. */
+export const ShopChange = Type.Partial(
+  Type.Object(
+    {
+      ...ShopRequest.properties,
+      seen: Type.Partial(Type.Object(ShopRequest.properties, strict), strict),
+    },
+    strict,
+  ),
+  strict,
+);

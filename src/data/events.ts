@@ -10,6 +10,28 @@ interface NewEvent {
   readonly summary: string;
   readonly inverse: unknown;
   readonly key?: string;
+  /** It hands the bow over: what comes after it is another visit. Or it takes that back. */
+  readonly visit?: 'ends' | 'reopens';
+}
+
+/** The visit an entry belongs to: that of the one before it, the next where that one ended it. */
+function visitOf(db: Db, { jobId, visit }: NewEvent): number {
+  if (visit === 'reopens') {
+    const ended = db
+      .prepare(
+        `UPDATE job_event SET ends_visit = 0 WHERE id =
+           (SELECT max(id) FROM job_event WHERE job_id = ? AND ends_visit = 1) RETURNING visit`,
+      )
+      .pluck()
+      .get(jobId) as number | undefined;
+    if (ended !== undefined) return ended;
+  }
+  return (
+    (db
+      .prepare('SELECT visit + ends_visit FROM job_event WHERE job_id = ? ORDER BY id DESC LIMIT 1')
+      .pluck()
+      .get(jobId) as number | undefined) ?? 1
+  );
 }
 
 /** Adds an entry and returns its number. */
@@ -17,8 +39,9 @@ export const addEvent = (db: Db, event: NewEvent): number =>
   Number(
     db
       .prepare(
-        `INSERT INTO job_event (job_id, version, at, who, stage, summary, inverse_json, key)
-         VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+        `INSERT INTO job_event
+           (job_id, version, at, who, stage, summary, inverse_json, key, visit, ends_visit)
+         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
       )
       .run(
         event.jobId,
@@ -29,6 +52,8 @@ export const addEvent = (db: Db, event: NewEvent): number =>
         event.summary,
         event.inverse === null ? null : JSON.stringify(event.inverse),
         event.key ?? null,
+        visitOf(db, event),
+        event.visit === 'ends' ? 1 : 0,
       ).lastInsertRowid,
   );
 
@@ -39,7 +64,7 @@ export const hasCommand = (db: Db, jobId: string, key: string): boolean =>
 /** An entry under a signed sheet is not taken back: the sheet says what was done. */
 const AFTER_SHEET = `job_event.at > coalesce(
   (SELECT max(sheet.at) FROM sheet WHERE sheet.job_id = job_event.job_id), '')`;
-const EVENT = `SELECT id, version, at, who, stage, summary,
+const EVENT = `SELECT id, version, at, who, stage, summary, visit,
   inverse_json IS NOT NULL AND undone = 0 AND ${AFTER_SHEET} AS canUndo,
   redo_json IS NOT NULL AND undone = 1 AND ${AFTER_SHEET} AS canRedo
   FROM job_event WHERE job_id = @jobId`;
@@ -72,6 +97,31 @@ export const eventPage = (
       )
       .all({ jobId, words, before, limit }) as EventRow[]
   ).map(toEvent);
+
+/** The newest entry of another job that answered this of the archer. */
+export function archerEntry(
+  db: Db,
+  archerId: string,
+  notOf: string,
+  field: string,
+): JobEvent | null {
+  const row = db
+    .prepare(
+      `SELECT job_event.id, job_event.version, job_event.at, job_event.who, job_event.stage,
+              job_event.summary, job_event.visit, 0 AS canUndo, 0 AS canRedo
+       FROM job_event JOIN job ON job.id = job_event.job_id
+       WHERE job.archer_id = ? AND job.id <> ?
+         AND json_type(job_event.inverse_json, '$.archer.' || ?) IS NOT NULL
+       ORDER BY job_event.id DESC LIMIT 1`,
+    )
+    .get(archerId, notOf, field) as EventRow | undefined;
+  return row ? toEvent(row) : null;
+}
+
+/** The job that was opened with this key; null where none was. */
+export const openedWith = (db: Db, key: string): string | null =>
+  (db.prepare('SELECT job_id FROM job_event WHERE version = 1 AND key = ?').pluck().get(key) as
+    string | undefined) ?? null;
 
 export const eventsSince = (db: Db, jobId: string, version: number): JobEvent[] =>
   eventsOf(db, jobId, 100).filter((event) => event.version > version);

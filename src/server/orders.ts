@@ -6,7 +6,7 @@ import { addBows } from '@/data/bow-pieces';
 import type { OrderRow } from '@/core/job';
 import { openOrders } from '@/data/orders';
 import { addToShelf, shelfOrderById, takeShelfOrder, type ShelfOrder } from '@/data/reservations';
-import { invalid, notFound } from './problem';
+import { invalid, Problem } from './problem';
 
 export const orders = (from: Db = db()): OrderRow[] => openOrders(from);
 
@@ -55,7 +55,11 @@ export function settleShelfOrder(id: string, body: unknown, on: Db = db()): Shel
   if (!checked.ok) throw invalid(checked.errors);
   const run = on.transaction(() => {
     const order = /^\d{1,15}$/.test(id) ? shelfOrderById(on, Number(id)) : null;
-    if (!order) throw notFound('order');
+    if (!order)
+      throw new Problem(404, 'not-found', 'There is no such order', {
+        detail:
+          'There is no such order any more: on another screen it has come or was called off, or its number was mistyped.',
+      });
     takeShelfOrder(on, order, order.count);
     if (checked.value.state === 'arrived') {
       if (order.kind === 'bow') addBows(on, order.itemId, order.count);

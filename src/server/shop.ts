@@ -1,14 +1,16 @@
 import { checker } from '@/contracts/ajv';
-import { ShopRequest } from '@/contracts/shop';
+import { merge, type Clash } from '@/contracts/merge';
+import { ShopChange, ShopRequest } from '@/contracts/shop';
 import type { Shop } from '@/core/job';
 import { stepFaults } from '@/core/bench';
 import { db, type Db } from '@/data/db';
 import { stepTimes } from '@/data/records';
 import { saveShopSettings, shopSettings } from '@/data/settings';
-import { invalid } from './problem';
+import { invalid, Problem } from './problem';
 import { sickOf, sicknessOf, type Sickness } from './sick';
 
 const check = checker(ShopRequest);
+const checkChange = checker(ShopChange);
 
 /** Saves the shop's settings whole; an unknown time zone and steps that cannot work are refused. */
 export function saveShop(body: unknown, on: Db = db()): Shop {
@@ -40,11 +42,47 @@ export function saveShop(body: unknown, on: Db = db()): Shop {
   return checked.value;
 }
 
-/** Changes some of the settings; the others stay as they are, also those another screen changed meanwhile. */
+/** Changed on two screens differently: told with what stands there now, and nothing is saved. */
+const changedMeanwhile = (clashes: readonly Clash[]) =>
+  new Problem(409, 'changed-meanwhile', 'Another screen changed it meanwhile', {
+    detail: `Not saved: another screen changed it meanwhile. It is now ${clashes
+      .map(({ now }) => said(now))
+      .join(', ')}. Leave the field once more to put yours in its place.`,
+    errors: clashes.map(({ pointer, now }) => ({
+      pointer,
+      detail: `was changed meanwhile and is now ${said(now)}`,
+    })),
+    clashes,
+  });
+
+const MOST_SAID = 60;
+const said = (value: unknown): string => {
+  if (value === undefined) return 'gone';
+  const text = typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
+  return text.length > MOST_SAID ? `${text.slice(0, MOST_SAID)} …` : text;
+};
+
+/**
+ * Changes some of the settings; the others stay as they are. With what the screen had `seen`, what another
+ * one changed meanwhile stays too, and what both changed differently is refused.
+ */
 export function changeShop(body: unknown, on: Db = db()): Shop {
-  if (typeof body !== 'object' || body === null || Array.isArray(body))
-    throw invalid([{ pointer: '', detail: 'must be an object' }]);
-  const run = on.transaction(() => saveShop({ ...shopSettings(on), ...body }, on));
+  const checked = checkChange(body);
+  if (!checked.ok) throw invalid(checked.errors);
+  const { seen, ...wanted } = checked.value;
+  const run = on.transaction(() => {
+    const now = shopSettings(on);
+    if (!seen) return saveShop({ ...now, ...wanted }, on);
+    const fields = Object.keys(wanted) as (keyof typeof wanted)[];
+    const [there, before] = [now, seen].map((shop) =>
+      Object.fromEntries(
+        fields.flatMap((field) => (shop[field] === undefined ? [] : [[field, shop[field]]])),
+      ),
+    );
+    const { value, clashes } = merge(there, wanted, before);
+    if (clashes.length > 0) throw changedMeanwhile(clashes);
+    return saveShop({ ...now, ...(value as Partial<Shop>) }, on);
+  });
   return run.immediate();
 }
 

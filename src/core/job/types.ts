@@ -151,6 +151,8 @@ export interface JobEvent {
   readonly summary: string;
   /** Stage it was made on; empty where it belongs to none. */
   readonly stage: string;
+  /** 1 until the bow is handed over, then 2 until it is again, and so on. */
+  readonly visit: number;
   readonly canUndo: boolean;
   /** It was taken back and can be brought again. */
   readonly canRedo: boolean;

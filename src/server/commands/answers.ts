@@ -8,9 +8,11 @@ import {
   type Shop,
 } from '@/core/job';
 import { updateArcher, updateJob, jobById } from '@/data/jobs';
+import { archerEntry } from '@/data/events';
 import { addDays } from '@/core/units';
 import { shopDay } from '../clock';
-import { ofStage, cannot, pick, spaced, type Handlers } from './types';
+import { Problem } from '../problem';
+import { ofStage, cannot, pick, spaced, type Handlers, type Work } from './types';
 
 interface PlannedDays {
   readonly promisedDay?: string | null;
@@ -61,12 +63,39 @@ export const withInjury = <A extends { readonly injured?: Injured; readonly inju
     ? { ...archer, injured: 'yes' }
     : archer;
 
+type Answers = Partial<Omit<Archer, 'id'>>;
+
+/** The archer is the same in all their jobs: what another one changed meanwhile is not overwritten in silence. */
+function notOverwritten(
+  said: Answers,
+  seen: Answers,
+  { db, snapshot }: Pick<Work, 'db' | 'snapshot'>,
+): void {
+  const { archer, job } = snapshot;
+  const moved = (Object.keys(said) as (keyof Answers)[]).filter(
+    (field) => field in seen && archer[field] !== seen[field] && archer[field] !== said[field],
+  );
+  if (moved.length === 0) return;
+  throw new Problem(409, 'archer-changed', 'Somebody was quicker', {
+    detail: `${moved.map((field) => `${capital(spaced(field))} was changed in another job meanwhile`).join('; ')}. What you entered is kept in its field; look at what stands there now and enter it again.`,
+    errors: moved.map((field) => ({
+      pointer: `/command/archer/${field}`,
+      detail: `is now ${JSON.stringify(archer[field])}`,
+    })),
+    changed: moved.flatMap((field) => archerEntry(db, archer.id, job.id, field) ?? []),
+    snapshot,
+  });
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
 const GONE_PAST = ['asked', 'skipped'];
 
 /** What the archer answered. */
 export const ANSWERS = ofStage('meet', {
-  setAnswers({ archer: said, job }, { db, snapshot }) {
+  setAnswers({ archer: said, job, seen }, { db, snapshot }) {
     const before = snapshot.archer;
+    if (said && seen) notOverwritten(said, seen, { db, snapshot });
     const archer = said && withInjury(before, said);
     checkPlannedDays(job ?? {}, snapshot, '/command/job');
     checkBirthDay(archer?.birthDay, snapshot.today, '/command/archer');

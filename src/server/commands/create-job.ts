@@ -3,7 +3,7 @@ import { NewJobRequest } from '@/contracts/commands';
 import { NO_ARROWS, NO_WISHES, type Archer, type Job, type JobSnapshot } from '@/core/job';
 import { db, type Db } from '@/data/db';
 import { archerById, insertArcher, insertJob, nextJobNumber } from '@/data/jobs';
-import { addEvent } from '@/data/events';
+import { addEvent, openedWith } from '@/data/events';
 import { randomUUID } from 'node:crypto';
 import { shopSettings } from '@/data/settings';
 import { nowIso, shopDay } from '../clock';
@@ -37,9 +37,12 @@ const BLANK_ARCHER: Omit<Archer, 'id' | 'name'> = {
 export function createJob(body: unknown, on: Db = db()): JobSnapshot {
   const checked = checkNewJob(body);
   if (!checked.ok) throw invalid(checked.errors);
-  const { who, archerId, archer, job } = checked.value;
+  const { who, archerId, archer, job, key } = checked.value;
   if (!archerId && !archer.name) throw invalid([{ pointer: '/archer/name', detail: 'is missing' }]);
   const run = on.transaction(() => {
+    // Sent a second time since the answer to the first was lost: it is open already.
+    const opened = key ? openedWith(on, key) : null;
+    if (opened) return loadSnapshot(opened, on)!;
     const id = archerId ?? randomUUID();
     const known = archerById(on, id);
     if (archerId && !known) throw notFound('archer');
@@ -106,6 +109,7 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       stage: 'meet',
       summary: 'Job opened',
       inverse: null,
+      ...(key ? { key } : {}),
     });
     return loadSnapshot(record.id, on)!;
   });

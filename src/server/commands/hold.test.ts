@@ -17,6 +17,7 @@ import { loadSnapshot } from '../load-snapshot';
 import { bowsFor } from '../stock';
 import { todayView } from '../today-view';
 import { createJob, runCommand } from '.';
+import { historyPage } from '../history';
 import { problemOf } from '../testing/problem-of';
 
 let db: Db;
@@ -421,6 +422,27 @@ describe('what left the shop is counted once', () => {
     handOver(one);
     expect([bows(), stockOf('rest-regenpfeifer')]).toEqual([0, 0]);
     expect(loadSnapshot(one.job.id, db)!.sheets).toHaveLength(2);
+  });
+  test('what comes after it is another visit, until it is taken back', () => {
+    const one = done();
+    const visits = () =>
+      historyPage(one.job.id, new URLSearchParams(), db).events.map(({ visit }) => visit);
+    const before = visits();
+    expect(new Set(before)).toEqual(new Set([1]));
+    pretendNow(new Date('2026-12-09T09:00:00Z'));
+    putPart(one, 'rest', null);
+    putPart(one, 'rest', 'rest-regenpfeifer');
+    expect(visits().slice(0, 3)).toEqual([2, 2, 1]);
+    handOver(one);
+    putPart(one, 'rest', null);
+    expect(visits().slice(0, 3)).toEqual([3, 2, 2]);
+    // Signed too early: what comes now belongs to what is not handed over yet.
+    send(one, { name: 'takeBackHandover', reason: 'signed too early' });
+    putPart(one, 'rest', 'rest-regenpfeifer');
+    expect(visits().slice(0, 2)).toEqual([2, 2]);
+    handOver(one);
+    putPart(one, 'rest', null);
+    expect(visits()[0]).toBe(3);
   });
   test('it is taken back only with a reason, and only where there was one', () => {
     const one = done();

@@ -157,3 +157,80 @@ describe('settings changed in part', () => {
     expect(loadShop(db)).toEqual(before);
   });
 });
+
+describe('settings two screens change', () => {
+  const seen = () => {
+    const { name, address, people, quote } = loadShop(db);
+    return { name, address, people, quote };
+  };
+  test('what only one of them changed stays, also within one field', () => {
+    const both = seen();
+    const { people, quote } = both;
+    changeShop({ quote: { ...quote, taxPct: 7 }, people: [...people, 'Ann'], seen: both }, db);
+    changeShop({ quote: { ...quote, validDays: 30 }, people: [...people, 'Bo'], seen: both }, db);
+    expect(loadShop(db)).toMatchObject({
+      quote: { ...quote, taxPct: 7, validDays: 30 },
+      people: [...people, 'Bo', 'Ann'],
+    });
+  });
+  test('what both changed differently is refused and shown, and nothing of it is kept', () => {
+    const both = seen();
+    changeShop({ name: 'Eins', seen: both }, db);
+    const problem = problemOf(() => changeShop({ name: 'Zwei', address: 'x', seen: both }, db));
+    expect(problem).toMatchObject({
+      status: 409,
+      reason: 'changed-meanwhile',
+      more: { clashes: [{ pointer: '/name', now: 'Eins' }] },
+    });
+    expect(problem.message).toContain('“Eins”');
+    expect(loadShop(db)).toMatchObject({ name: 'Eins', address: both.address });
+    changeShop({ name: 'Zwei', seen: { ...both, name: 'Eins' } }, db);
+    expect(loadShop(db).name).toBe('Zwei');
+  });
+  test.each([[{ seen: 1 }], [{ seen: { nosuch: 1 } }], [{ name: 'A', seen: { name: 7 } }]])(
+    '%j is refused',
+    (body) => expect(problemOf(() => changeShop(body, db)).status).toBe(400),
+  );
+});
+
+describe('an archer with two jobs', () => {
+  const said = (one: JobSnapshot, archer: object, seen: object) =>
+    runCommand(
+      one.job.id,
+      {
+        version: loadSnapshot(one.job.id, db)!.job.version,
+        who: 'M. Lindauer',
+        command: { name: 'setAnswers', archer, seen },
+      },
+      db,
+    );
+  test('what the other job answered meanwhile is told, with who and when, not overwritten', () => {
+    const one = job({ name: 'A' });
+    const two = createJob({ who: 'T', archerId: one.job.archerId, archer: {}, job: {} }, db);
+    said(two, { phone: '22' }, { phone: '' });
+    const problem = problemOf(() =>
+      said(one, { phone: '11', email: 'a@b.c' }, { phone: '', email: '' }),
+    );
+    expect(problem).toMatchObject({ status: 409, reason: 'archer-changed' });
+    expect(problem.more.changed).toMatchObject([
+      { who: 'M. Lindauer', summary: 'Answered: phone' },
+    ]);
+    expect((problem.more.snapshot as JobSnapshot).archer.phone).toBe('22');
+    expect(loadSnapshot(one.job.id, db)!.archer).toMatchObject({ phone: '22', email: '' });
+    // Another field, the same answer, or having seen it: no quarrel.
+    said(one, { email: 'a@b.c' }, { email: '' });
+    said(one, { phone: '22' }, { phone: '' });
+    expect(said(one, { phone: '11' }, { phone: '22' }).archer.phone).toBe('11');
+  });
+});
+
+describe('a new job with a key', () => {
+  const body = (name: string, key: string) => ({ who: 'T', archer: { name }, job: {}, key });
+  test('asked for twice, its answer having been lost, is one job and one archer', () => {
+    const first = createJob(body('A', 'wish-0001'), db);
+    expect(createJob(body('A', 'wish-0001'), db).job.id).toBe(first.job.id);
+    expect(createJob(body('A', 'wish-0002'), db).job.number).toBe(first.job.number + 1);
+  });
+  test('a key too short is refused', () =>
+    expect(problemOf(() => createJob(body('A', 'k'), db)).status).toBe(400));
+});

@@ -78,6 +78,7 @@ export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnap
       stage: of = '',
       summary,
       inverse,
+      visit,
       written,
     } = handler(command, { db: on, snapshot, who, at });
     noteParts(snapshot, { db: on, who, at });
@@ -91,6 +92,7 @@ export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnap
       summary,
       inverse,
       ...(key ? { key } : {}),
+      ...(visit ? { visit } : {}),
     });
     written?.(id);
     return loadSnapshot(jobId, on)!;

@@ -79,7 +79,7 @@ export const SIGN = ofStage('handover', {
     );
     leaveTheShop(snapshot, derived, db);
     updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: at });
-    return { summary: `Handed over, sheet revision ${revision}`, inverse: null };
+    return { summary: `Handed over, sheet revision ${revision}`, inverse: null, visit: 'ends' };
   },
 
   takeBackHandover({ reason }, { db, snapshot }) {
@@ -87,7 +87,7 @@ export const SIGN = ofStage('handover', {
     const why = needReason(reason);
     comeBack(snapshot, db);
     updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: null });
-    return { summary: `Handover taken back: ${why}`, inverse: null };
+    return { summary: `Handover taken back: ${why}`, inverse: null, visit: 'reopens' };
   },
 
   giveQuote(_command, { db, snapshot, who, at }) {

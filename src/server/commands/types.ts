@@ -28,6 +28,8 @@ export interface Done {
   /** The stage it belongs to, where that hangs on what was entered. */
   readonly stage?: Stage | '';
   readonly inverse: Inverse | null;
+  /** Whether it hands the bow over, or takes that back. */
+  readonly visit?: 'ends' | 'reopens';
   /** Told the number of its own entry once that is written. */
   readonly written?: (eventId: number) => void;
 }

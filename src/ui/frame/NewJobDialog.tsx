@@ -1,11 +1,12 @@
 'use client';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import type { JobSnapshot } from '@/core/job';
 import { TextField } from '../fields/TextField';
 import { Choice } from '../fields/Choice';
+import { newKey } from '../keep/new-key';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';
 import { frame, meet } from '../words';
@@ -26,9 +27,14 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
   const known = archersOf(useFind(name.trim().length >= 3 ? name : ''));
+  const wish = useRef({ text: '', key: '' });
   const create = async (body: object) => {
     setBusy(true);
-    const answer = await post<JobSnapshot>('/api/v1/jobs', { who, job: {}, ...body });
+    const asked = { who, job: {}, ...body };
+    const text = JSON.stringify(asked);
+    // The same wish once more, its answer having been lost, opens no second job.
+    if (wish.current.text !== text) wish.current = { text, key: newKey() };
+    const answer = await post<JobSnapshot>('/api/v1/jobs', { ...asked, key: wish.current.key });
     if (answer.ok) {
       forget();
       onClose();

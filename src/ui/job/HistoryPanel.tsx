@@ -61,11 +61,17 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
         />
         {trouble && <FieldError role="alert">{trouble}</FieldError>}
         {page?.events.length === 0 && <Text soft>{frame.historyNone}</Text>}
-        <Rows className={css.historyRows}>
-          {page?.events.map((event) => (
-            <Entry key={event.id} event={event} />
+        {page &&
+          visitsOf(page.events).map(({ visit, events }, _, all) => (
+            <section key={visit} data-part="visit">
+              {(all.length > 1 || visit > 1) && <BlockTitle>{frame.visit(visit)}</BlockTitle>}
+              <Rows className={css.historyRows}>
+                {events.map((event) => (
+                  <Entry key={event.id} event={event} />
+                ))}
+              </Rows>
+            </section>
           ))}
-        </Rows>
         {page?.more && (
           <Button variant="text" onClick={() => void load(page.events.at(-1)!.id)}>
             {frame.historyMore}
@@ -76,6 +82,13 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
       </Stack>
     </Panel>
   );
+}
+
+/** Entries by the visit they belong to, in the order they come in. */
+function visitsOf(events: readonly JobEvent[]) {
+  const visits = new Map<number, JobEvent[]>();
+  for (const event of events) visits.set(event.visit, [...(visits.get(event.visit) ?? []), event]);
+  return [...visits].map(([visit, of]) => ({ visit, events: of }));
 }
 
 /** One entry; what taking it back would ask for is said before it is done. */

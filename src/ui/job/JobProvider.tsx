@@ -22,6 +22,7 @@ import { STAGES } from '@/core/setup';
 import { useShell } from '../frame/useShell';
 import { useAsk } from '../frame/useAsk';
 import { frame, orderFate as w } from '../words';
+import { newKey } from '../keep/new-key';
 import { post, type Trouble } from '../keep/post';
 
 interface JobValue {
@@ -65,9 +66,13 @@ interface Sent {
   readonly result: Promise<Trouble | null>;
 }
 
-/** Names one entry among all; no secret, so any chance will do. */
-const newKey = () =>
-  `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}-${Math.random().toString(36).slice(2)}`;
+/** The archer is the same in all their jobs: what this screen saw of them goes along with new answers. */
+function withSeen(command: Command, { archer }: JobSnapshot): Command {
+  if (command.name !== 'setAnswers' || !command.archer) return command;
+  const fields = Object.keys(command.archer) as (keyof typeof command.archer)[];
+  const seen = Object.fromEntries(fields.map((field) => [field, archer[field]]));
+  return { ...command, seen };
+}
 
 const ASK_EVERY_MS = 1000;
 
@@ -113,7 +118,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
         who,
         ...(stage ? { stage } : {}),
         key,
-        command,
+        command: withSeen(command, newest.current),
       };
       const url = `/api/v1/jobs/${jobId}/commands`;
       const answer = await post<JobSnapshot>(url, body);

@@ -26,6 +26,7 @@ function withEntries(version: number, entries: readonly number[]): JobSnapshot {
       who: WHO,
       summary: `entry ${id}`,
       stage: 'fit',
+      visit: 1,
       canUndo: true,
       canRedo: false,
     })),

@@ -23,12 +23,15 @@ export function useKept<T>(name: string, initial: () => T): Kept<T> {
   const start = useRef(initial);
   const [value, put] = useState(initial);
   const [found, setFound] = useState(false);
+  // What was set last, drawn or not yet: what is set next builds on it.
+  const newest = useRef(value);
   // After the first drawing: the server, which draws it first, knows of no drafts.
   useEffect(() => {
     const kept = draftOf(name);
     if (kept === '') return;
     try {
-      put(JSON.parse(kept) as T);
+      newest.current = JSON.parse(kept) as T;
+      put(newest.current);
       setFound(true);
     } catch {
       // Written by an older screen: no draft of this form.
@@ -36,18 +39,19 @@ export function useKept<T>(name: string, initial: () => T): Kept<T> {
     }
   }, [name]);
   const set = useCallback(
-    (next: T | ((now: T) => T)) =>
-      put((now) => {
-        const then = typeof next === 'function' ? (next as (now: T) => T)(now) : next;
-        keepDraft(name, JSON.stringify(then));
-        return then;
-      }),
+    (next: T | ((now: T) => T)) => {
+      const then = typeof next === 'function' ? (next as (now: T) => T)(newest.current) : next;
+      newest.current = then;
+      keepDraft(name, JSON.stringify(then));
+      put(then);
+    },
     [name],
   );
   const forget = useCallback(() => {
     keepDraft(name, '');
     setFound(false);
-    put(start.current());
+    newest.current = start.current();
+    put(newest.current);
   }, [name]);
   const settled = useCallback(() => {
     keepDraft(name, '');

@@ -24,8 +24,9 @@ export function ShopPage({ shop }: { shop: Shop }) {
   useEffect(() => {
     const kept = unsavedSettings();
     if (!kept) return;
-    setDraft((now) => ({ ...now, ...kept }));
-    if (kept.people) setPeople(kept.people.join('\n'));
+    const { changed } = kept;
+    setDraft((now) => ({ ...now, ...changed }));
+    if (changed.people) setPeople(changed.people.join('\n'));
     // Fields begin anew with what stood in them.
     setRound((n) => n + 1);
   }, []);

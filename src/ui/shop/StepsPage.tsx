@@ -3,6 +3,7 @@ import { useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
+import { havingSeen, type Clash } from '@/contracts/merge';
 import type { Shop } from '@/core/job';
 import { setupValue } from '@/core/setup';
 import {
@@ -31,23 +32,34 @@ import css from './StepsPage.module.css';
 export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
   const router = useRouter();
   // Changes not saved yet outlive the page; saved they are the shop's.
-  const kept = useKept('shop.steps', () => shop.steps);
-  const { value: steps, set: setSteps } = kept;
+  const kept = useKept('shop.steps', () => ({ steps: shop.steps, seen: shop.steps }));
+  const { steps, seen } = kept.value;
   const [open, setOpen] = useState<string | 'new' | null>(null);
   const [said, setSaid] = useState('');
   const [refused, setRefused] = useState('');
   const faults = stepFaults(steps);
   const change = (next: ShopSteps) => {
-    setSteps(next);
+    kept.set((now) => ({ ...now, steps: next }));
     setSaid('');
     setRefused('');
     setOpen(null);
   };
   const save = async () => {
-    const answer = await post<Shop>('/api/v1/shop', { steps }, 'PATCH');
+    const answer = await post<Shop>('/api/v1/shop', { steps, seen: { steps: seen } }, 'PATCH');
     setSaid(answer.ok ? w.saved : '');
     setRefused(answer.ok ? '' : answer.message);
-    if (!answer.ok) return;
+    if (!answer.ok) {
+      const clashes = answer.problem.clashes as readonly Clash[] | undefined;
+      // Told what stands there now, whoever saves once more means it.
+      if (clashes)
+        kept.set((now) => {
+          const told = havingSeen({ steps: now.seen }, clashes) as { steps: ShopSteps };
+          return { ...now, seen: told.steps };
+        });
+      return;
+    }
+    const saved = answer.body.steps;
+    kept.set({ steps: saved, seen: saved });
     kept.settled();
     router.refresh();
   };

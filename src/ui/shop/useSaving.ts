@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
+import { havingSeen, sameValue, type Clash } from '@/contracts/merge';
 import type { Shop } from '@/core/job';
 import { post } from '../keep/post';
 import { draftOf, keepDraft } from '../keep/draft';
@@ -8,18 +9,22 @@ import { shopWords as w } from '../words';
 
 const UNSAVED = 'shop.unsaved';
 
-/** What was changed and not saved before the page went; null where nothing was. */
-export function unsavedSettings(): Partial<Shop> | null {
+/** What was changed and not saved before the page went, and what stood there then. */
+interface Unsaved {
+  readonly changed: Partial<Shop>;
+  readonly seen: Partial<Shop>;
+}
+
+/** Null where nothing was. */
+export function unsavedSettings(): Unsaved | null {
   try {
-    return JSON.parse(draftOf(UNSAVED) || 'null') as Partial<Shop> | null;
+    return JSON.parse(draftOf(UNSAVED) || 'null') as Unsaved | null;
   } catch {
     return null;
   }
 }
 
 type Said = { readonly text: string; readonly wrong: boolean } | null;
-
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Whether somebody is in the middle of typing: then it is saved when the field is left. */
 const typing = () =>
@@ -29,7 +34,7 @@ const typing = () =>
 
 /**
  * Saves settings as they are given: what was typed when its field is left, what was chosen at once. Only
- * what changed is sent, so that another screen's changes stay.
+ * what changed is sent, with what stood there before, so that another screen's changes stay.
  */
 export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; leave: () => void } {
   const router = useRouter();
@@ -42,9 +47,15 @@ export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; lea
     queue.current = queue.current.then(async () => {
       const changed = changes(saved.current, newest.current);
       if (Object.keys(changed).length === 0) return;
-      const answer = await post<Shop>('/api/v1/shop', changed, 'PATCH');
+      const seen = pickOf(saved.current, changed);
+      const answer = await post<Shop>('/api/v1/shop', { ...changed, seen }, 'PATCH');
       setSaid({ text: answer.ok ? w.saved : answer.message, wrong: !answer.ok });
-      if (!answer.ok) return;
+      if (!answer.ok) {
+        // Told what stands there now, whoever saves once more means it.
+        const clashes = answer.problem.clashes as readonly Clash[] | undefined;
+        if (clashes) saved.current = havingSeen(saved.current, clashes) as Partial<Shop>;
+        return;
+      }
       saved.current = { ...saved.current, ...changed };
       keepDraft(UNSAVED, '');
       router.refresh();
@@ -52,10 +63,16 @@ export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; lea
   }, [router]);
 
   useEffect(() => {
+    const kept = unsavedSettings();
+    if (kept) saved.current = { ...saved.current, ...kept.seen };
+  }, []);
+
+  useEffect(() => {
     newest.current = settled;
     const changed = changes(saved.current, settled);
     // Until it is saved it outlives the page.
-    keepDraft(UNSAVED, Object.keys(changed).length === 0 ? '' : JSON.stringify(changed));
+    const unsaved: Unsaved = { changed, seen: pickOf(saved.current, changed) };
+    keepDraft(UNSAVED, Object.keys(changed).length === 0 ? '' : JSON.stringify(unsaved));
     if (!typing()) save();
   }, [save, settled]);
 
@@ -66,7 +83,13 @@ export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; lea
   return { said, leave };
 }
 
+/** What is saved of the fields that changed. */
+const pickOf = (saved: Partial<Shop>, changed: Partial<Shop>): Partial<Shop> =>
+  Object.fromEntries(
+    Object.keys(changed).flatMap((key) => (key in saved ? [[key, saved[key as keyof Shop]]] : [])),
+  );
+
 const changes = (saved: Partial<Shop>, now: Partial<Shop>): Partial<Shop> =>
   Object.fromEntries(
-    Object.entries(now).filter(([key, value]) => !same(value, saved[key as keyof Shop])),
+    Object.entries(now).filter(([key, value]) => !sameValue(value, saved[key as keyof Shop])),
   );

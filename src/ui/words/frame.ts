@@ -50,6 +50,8 @@ export const frame = {
   historyFind: 'Words of an entry, or who made it',
   historyNone: 'No entry with these words.',
   historyMore: 'Earlier entries',
+  visit: (number: number) =>
+    number === 1 ? 'Until the handover' : `Visit ${number}, after the handover`,
   takenBack: 'taken back',
   takeBack: 'Take back',
   bringAgain: 'Bring again',

@@ -147,6 +147,7 @@ describe('one step at a time', () => {
       who: 'T. Okoro',
       summary: 'Brace height: 6 1/2 in',
       stage: 'bench',
+      visit: 1,
       canUndo: true,
       canRedo: false,
     };
