@@ -1,6 +1,7 @@
 import type { ChildProcess } from 'node:child_process';
 
 export declare const CHROMIUM_FLAGS: string[];
+export declare const SERVER: string;
 export declare function chromiumPath(): string | undefined;
 export declare function freePort(wanted: number): Promise<number>;
 export declare function startServer(options: {

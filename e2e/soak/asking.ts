@@ -1,0 +1,96 @@
+import { Agent, request } from 'node:http';
+
+interface Answer {
+  readonly status: number;
+  readonly ms: number;
+  readonly text: string;
+}
+
+interface Asked {
+  readonly method?: string;
+  /** Sent as it stands where it is text or bytes, else as JSON. */
+  readonly body?: unknown;
+  readonly headers?: Readonly<Record<string, string>>;
+}
+
+/** Who is not answered within this goes away. */
+const GIVES_UP_MS = 60_000;
+
+/** One that asks a server: an address of this machine, a connection kept. */
+export class Asker {
+  private readonly agent: Agent;
+
+  /** @param n from 1 to 200: asks from 127.0.0.n, as a tablet of its own would. */
+  constructor(
+    private readonly url: string,
+    n = 1,
+  ) {
+    this.agent = new Agent({ keepAlive: true, maxSockets: 4, localAddress: `127.0.0.${n}` });
+  }
+
+  close(): void {
+    this.agent.destroy();
+  }
+
+  /** Null where nobody answered. The path is sent as it stands; `fetch` would mend it. */
+  ask(path: string, { method = 'GET', body, headers = {} }: Asked = {}): Promise<Answer | null> {
+    const { hostname, port } = new URL(this.url);
+    const sent =
+      body === undefined || typeof body === 'string' || body instanceof Uint8Array
+        ? body
+        : JSON.stringify(body);
+    const began = performance.now();
+    return new Promise((done) => {
+      const asked = request(
+        {
+          host: hostname,
+          port,
+          path,
+          method,
+          agent: this.agent,
+          headers: {
+            // Said for every method: of some it would be left out, and the body be read as a request.
+            ...(sent === undefined
+              ? {}
+              : {
+                  'content-type': 'application/json',
+                  'content-length': String(Buffer.byteLength(sent)),
+                }),
+            ...headers,
+          },
+        },
+        (response) => {
+          const pieces: Buffer[] = [];
+          response.on('data', (piece: Buffer) => pieces.push(piece));
+          response.on('error', () => done(null));
+          response.on('close', () => {
+            if (!response.complete) return done(null);
+            const text = Buffer.concat(pieces).toString('utf8');
+            done({ status: response.statusCode!, ms: performance.now() - began, text });
+          });
+        },
+      );
+      asked.setTimeout(GIVES_UP_MS, () => asked.destroy());
+      asked.on('error', () => done(null));
+      asked.end(sent);
+    });
+  }
+
+  async json<T>(path: string, asked?: Asked): Promise<{ status: number; body: T } | null> {
+    const answer = await this.ask(path, asked);
+    if (!answer) return null;
+    try {
+      return { status: answer.status, body: JSON.parse(answer.text) as T };
+    } catch {
+      return null;
+    }
+  }
+}
+
+export const waiting = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
+
+/** What of a hundred took at most so long. */
+export function quantile(values: readonly number[], part: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))] ?? 0;
+}
