@@ -10,6 +10,7 @@ import { backupWhileWriting } from './soak/backup';
 import { crowd } from './soak/crowd';
 import { hostile } from './soak/hostile';
 import { kills } from './soak/kills';
+import { memoryEnv, memoryOf } from './soak/memory';
 import { nonsense } from './soak/nonsense';
 import * as sick from './soak/sick';
 
@@ -63,8 +64,9 @@ test('a busy shop: nobody’s entry is lost, nobody is held up by the limits', a
 });
 
 test('what nobody should send breaks nothing', async () => {
-  const found = await served(shop('hostile'), {}, (url, pid) =>
-    hostile(url, pid, { requests: 700, seed: SEED }),
+  const file = join(folder, 'memory.json');
+  const found = await served(shop('hostile'), memoryEnv(file), (url, pid) =>
+    hostile(url, () => memoryOf(pid, file), { requests: 700, seed: SEED }),
   );
   expect(found.broken).toEqual([]);
   expect(found.bystander.worst).toBeLessThan(Number.POSITIVE_INFINITY);

@@ -1,10 +1,10 @@
-import { readFileSync } from 'node:fs';
 import { Command } from '@/contracts/commands';
 import { ShopChange } from '@/contracts/shop';
 import { seeded, type Random } from '@/core/numerics';
 import type { JobSnapshot } from '@/core/job';
 import { CALCULATIONS } from '@/server/compute';
 import { Asker, quantile, waiting } from './asking';
+import type { Memory } from './memory';
 import { addressOf, everyRoute, queryOf } from './routes';
 import { NASTY, oneOf, sampleOf, spoilt } from './sample';
 
@@ -15,8 +15,8 @@ interface Hostile {
   readonly broken: readonly string[];
   /** What an honest tablet waited for its job meanwhile, ms. */
   readonly bystander: { readonly asked: number; readonly p99: number; readonly worst: number };
-  /** Memory of the program, MB: halfway, and at the end. */
-  readonly memory: readonly [number, number];
+  /** Warm, and at the end. */
+  readonly memory: readonly [before: Memory, after: Memory];
 }
 
 const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS', 'HEAD'] as const;
@@ -96,13 +96,13 @@ function shot(random: Random, ammunition: Ammunition, routes: readonly string[])
   return { path, method, body: spoilt(body, random) };
 }
 
-const memoryMb = (pid: number) =>
-  (Number(readFileSync(`/proc/${pid}/statm`, 'utf8').split(' ')[1]) * 4096) / 1e6;
+/** So much of it before memory is looked at first: what is loaded when it is first needed is loaded. */
+const WARM = 0.2;
 
 /** Sends what nobody should send to every address, command and calculation, while one honest tablet works. */
 export async function hostile(
   url: string,
-  pid: number,
+  look: () => Promise<Memory>,
   { requests, seed }: { requests: number; seed: number },
 ): Promise<Hostile> {
   const honest = new Asker(url, 200);
@@ -131,13 +131,11 @@ export async function hostile(
   const byStatus: Record<string, number> = {};
   const broken: string[] = [];
   const waits: number[] = [];
-  let left = requests;
-  let halfway: number | null = null;
+  let left = 0;
   const attack = async (n: number) => {
     const random = seeded(seed + n);
     const asker = new Asker(url, n + 2);
     while (left-- > 0) {
-      if (halfway === null && left < requests / 2) halfway = memoryMb(pid);
       const { path, method, body, headers } = shot(random, ammunition, routes);
       const answer = await asker.ask(path, { method, body, ...(headers ? { headers } : {}) });
       const status = String(answer?.status ?? 'none');
@@ -160,7 +158,15 @@ export async function hostile(
     }
   };
   const standing = stand();
-  await Promise.all(Array.from({ length: SIDE_BY_SIDE }, (_, n) => attack(n)));
+  const attacks = (count: number, from: number) => {
+    left = count;
+    return Promise.all(Array.from({ length: SIDE_BY_SIDE }, (_, n) => attack(from + n)));
+  };
+  const warm = Math.round(requests * WARM);
+  await attacks(warm, 0);
+  const before = await look();
+  await attacks(requests - warm, SIDE_BY_SIDE);
+  const after = await look();
   over = true;
   await standing;
   honest.close();
@@ -169,6 +175,6 @@ export async function hostile(
     byStatus,
     broken,
     bystander: { asked: waits.length, p99: quantile(waits, 0.99), worst: Math.max(...waits) },
-    memory: [halfway ?? memoryMb(pid), memoryMb(pid)],
+    memory: [before, after],
   };
 }

@@ -15,6 +15,8 @@ const LIMIT_MS: Readonly<Partial<Record<TaskName, number>>> = {
   frontier: 60_000,
 };
 const USUAL_LIMIT_MS = 10_000;
+/** Memory of one thread, MB; the hardest packages take some 150. */
+const MOST_MB = 768;
 
 // Routes are bundled apart from each other: what all share hangs on the process.
 const held = globalThis as typeof globalThis & { waffenradPool?: Pool };
@@ -27,6 +29,8 @@ export function startPool(): void {
     queue: QUEUE,
     make: () =>
       new Worker(THREAD, {
+        // A calculation that wants more ends with its thread, not with the shop.
+        resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
         // A clock that was set goes on from where it stands now, not from where it was set.
         env: process.env.WAFFENRAD_NOW
           ? { ...process.env, WAFFENRAD_NOW: now().toISOString() }
