@@ -79,3 +79,4 @@ try {
   child.kill();
   rmSync(folder, { recursive: true, force: true });
 }
+await import('./bench-history.mjs');

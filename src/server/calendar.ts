@@ -14,6 +14,7 @@ import {
   groundOf,
   planCalendar,
   type CalendarInput,
+  type CalendarPlan,
   type Hindrance,
 } from '@/core/calendar';
 import { stationName } from '@/core/bench';
@@ -21,12 +22,9 @@ import { db, type Db } from '@/data/db';
 import { allPins, dropPin, putPin } from '@/data/pins';
 import { shopSettings } from '@/data/settings';
 import { now, shopDay, shopInstant, shopMinutes } from './clock';
+import { heavy } from './heavy';
 import { invalid, notFound, Problem } from './problem';
 import { openJobs, type ReadJob } from './open-jobs';
-
-/** The page's own thread goes on looking; the server only puts everything somewhere. */
-const FIRST_LOOKS = 8;
-const CALENDAR_SEED = 20;
 
 const shopTime = (timeZone: string, instant: Date | string): ShopTime => ({
   day: shopDay(timeZone, instant),
@@ -38,9 +36,27 @@ export const calendarView = async (from: Db = db()): Promise<CalendarView> =>
   viewOf(from, (await openJobs(from)).jobs);
 
 /** Open jobs only: who has their bow has nothing left at the bench. */
-export function viewOf(from: Db, open: readonly ReadJob[]): CalendarView {
+export async function viewOf(from: Db, open: readonly ReadJob[]): Promise<CalendarView> {
   const { firstDay, input } = inputNow(from, open);
-  return { firstDay, input, plan: planCalendar(input, seeded(CALENDAR_SEED), FIRST_LOOKS) };
+  return { firstDay, input, plan: await planned(input, from) };
+}
+
+interface Planned {
+  readonly of: string;
+  readonly plan: Promise<CalendarPlan>;
+}
+/** The newest plan of each file that is open: until the next minute, or the next entry, it stays the same. */
+const newest = new WeakMap<Db, Planned>();
+
+function planned(input: CalendarInput, from: Db): Promise<CalendarPlan> {
+  const of = JSON.stringify(input);
+  const known = newest.get(from);
+  if (known?.of === of) return known.plan;
+  const plan = heavy('plan', input);
+  newest.set(from, { of, plan });
+  // One that failed is not kept.
+  plan.catch(() => newest.delete(from));
+  return plan;
 }
 
 function inputNow(from: Db, open: readonly ReadJob[]) {

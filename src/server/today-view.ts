@@ -13,7 +13,7 @@ import { setupValue } from '@/core/setup';
 import { stationName } from '@/core/bench';
 import { USUAL_SHIFT, type LateJob } from '@/core/calendar';
 import { COME_BACK_DAYS } from '@/core/sheet';
-import { addDays } from '@/core/units';
+import { addDays, spokenDay } from '@/core/units';
 import { db, type Db } from '@/data/db';
 import {
   allAwaited,
@@ -44,7 +44,7 @@ export async function todayView(from: Db = db()): Promise<TodayView> {
   const shop = shopSettings(from);
   const day = shopDay(shop.timeZone);
   const minutesNow = shopMinutes(shop.timeZone, now());
-  const calendar = viewOf(from, open.jobs);
+  const calendar = await viewOf(from, open.jobs);
   const late = new Map(calendar.plan.late.map((entry) => [entry.jobId, entry]));
   const tickets = open.jobs.map((job) =>
     ticketOf(job, day, lateWords(late.get(job.snapshot.job.id), day)),
@@ -139,7 +139,7 @@ const byUrgency = (a: Ticket, b: Ticket) =>
 
 /** Said early: what the plan of the bench does not bring home in time. */
 const lateWords = (late: LateJob | undefined, day: string): string | null =>
-  late ? `done ${dayOfMinute(day, late.endsAt - 1)} by the plan` : null;
+  late ? `done ${spokenDay(dayOfMinute(day, late.endsAt - 1))} by the plan` : null;
 
 function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string | null): Ticket {
   const { job, archer, bow } = snapshot;

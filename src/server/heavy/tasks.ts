@@ -1,5 +1,7 @@
+import type { CalendarInput } from '@/core/calendar';
 import { compute } from '../compute';
 import { closedDaysIn } from '../closed-days';
+import { firstPlan } from '../first-plan';
 import { frontierFor, packagesFor } from '../packages';
 import { bowsFile, lookAtBows } from '../bow-looks';
 
@@ -22,6 +24,7 @@ export const TASKS = {
   supplierList: (supplier: string) => listOfSupplier(supplier),
   bowsFile: () => bowsFile(),
   bowFile: (text: string) => lookAtBows(text),
+  plan: (input: CalendarInput) => firstPlan(input),
   closedDays: (text: string, today: string) => closedDaysIn(text, today),
   tape: (jobId: string, query: string) => tapeFile(jobId, new URLSearchParams(query)),
   sheetPdf: (jobId: string, revision: string, paper: 'A4' | 'LETTER') =>

@@ -27,7 +27,9 @@ export function DayLists({ arriving, comingBack }: Pick<TodayView, 'arriving' | 
                   {orderWords.forShelf}
                 </Link>
               ) : (
-                <Link href={`/jobs/${jobId}`}>{name}</Link>
+                <Link href={`/jobs/${jobId}`} prefetch={false}>
+                  {name}
+                </Link>
               )}
             </li>
           ))}
@@ -47,7 +49,9 @@ export function DayLists({ arriving, comingBack }: Pick<TodayView, 'arriving' | 
               <Text soft as="span">
                 {why === 'visit' ? w.checks : w.grows}
               </Text>
-              <Link href={`/jobs/${jobId}`}>{name}</Link>
+              <Link href={`/jobs/${jobId}`} prefetch={false}>
+                {name}
+              </Link>
             </li>
           ))}
           {comingBack.length === 0 && (

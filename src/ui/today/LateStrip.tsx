@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import type { Ticket } from '@/core/job';
 import { Text } from '../pieces/Text';
 import { remedyWords } from '../calendar/PlanState';
+import { today as w } from '../words';
 import type { Calendar } from '../calendar/useCalendar';
 import stripCss from '../frame/strip.module.css';
 
@@ -18,15 +19,22 @@ export function LateStrip({
   if (late.length === 0) return null;
   return (
     <footer className={clsx(stripCss.strip, stripCss.lateStrip)} data-part="strip">
-      {late.map((ticket) => (
+      {late.slice(0, TOLD).map((ticket) => (
         <span key={ticket.jobId}>
-          <Link href={`/jobs/${ticket.jobId}`}>{ticket.name}</Link> {ticket.late}
+          <Link href={`/jobs/${ticket.jobId}`} prefetch={false}>
+            {ticket.name}
+          </Link>{' '}
+          {ticket.late}
           <CheapestWay calendar={calendar} jobId={ticket.jobId} />
         </span>
       ))}
+      {late.length > TOLD && <span>{w.moreLate(late.length - TOLD)}</span>}
     </footer>
   );
 }
+
+/** The strip is one or two lines; the others say it on their tickets. */
+const TOLD = 4;
 
 /** The cheapest way to have a bow in time, once the plan stands. */
 function CheapestWay({

@@ -8,8 +8,12 @@ import { useShell } from '../frame/useShell';
 import { deliveredWords, frame, today as w } from '../words';
 import { Actions, Empty } from '../pieces/layout';
 import { Tag } from '../pieces/texts';
+import { useSoon } from '../pieces/useSoon';
 import todayPageCss from './TodayPage.module.css';
 import css from './TicketList.module.css';
+
+/** More than fit on the longest screen. */
+const SEEN_AT_ONCE = 24;
 
 /** The jobs as tickets, in order of what to do next. */
 export function TicketList({
@@ -22,6 +26,7 @@ export function TicketList({
   timeZone: string;
 }) {
   const { open } = useShell();
+  const shown = useSoon(tickets.length, SEEN_AT_ONCE);
   if (tickets.length === 0) {
     return (
       <nav className={todayPageCss.tickets} data-part="tickets" aria-label={w.jobs}>
@@ -39,7 +44,7 @@ export function TicketList({
   }
   return (
     <nav className={todayPageCss.tickets} data-part="tickets" aria-label={w.jobs}>
-      {tickets.map((ticket) => (
+      {tickets.slice(0, shown).map((ticket) => (
         <Link
           key={ticket.jobId}
           href={`/jobs/${ticket.jobId}`}

@@ -12,6 +12,7 @@ export const today = {
     `${jobs.length === 1 ? 'One job cannot' : `${jobs.length} jobs cannot`} be read: ${jobs
       .map(({ number, name }) => (name ? `${number}, ${name}` : String(number)))
       .join('; ')}. The others are not touched by it. Bring that record back from a backup.`,
+  moreLate: (count: number) => `and ${count} more, marked among the tickets`,
   nothingPlanned: 'Nothing planned for the rest of the day.',
   closed: 'The shop is closed; this is the plan for when it opens.',
   plan: 'Plan of the day by station',
