@@ -7,7 +7,8 @@ addFormats(ajv);
 // The package takes a 61st second and an offset without minutes, which no clock here can read.
 ajv.addFormat('date-time', isInstant);
 
-const INSTANT = /^(\d{4})-(\d\d)-(\d\d)T\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/;
+const INSTANT =
+  /^(\d{4})-(\d\d)-(\d\d)T(?:[01]\d|2[0-3]):[0-5]\d(?::[0-5]\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/;
 
 /** An instant of RFC 3339 that is one: a day of the calendar, a time of the clock, its offset whole. */
 export function isInstant(text: string): boolean {

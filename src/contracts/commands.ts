@@ -1,3 +1,4 @@
+import { Name } from './name';
 import { Type, type Static } from '@sinclair/typebox';
 import { SLOTS } from '@/core/kit';
 import { STAGES } from '@/core/setup';
@@ -14,7 +15,7 @@ const Instant = { type: 'string', format: 'date-time', pattern: '^20' };
 /** What is asked of an archer; every field is sent only when it is answered or changed. */
 const ArcherAnswers = Type.Object(
   {
-    name: Type.String({ minLength: 1, maxLength: 120, pattern: '\\S' }),
+    name: Name(120),
     phone: Text(60),
     email: Text(120),
     minor: Type.Boolean(),
@@ -203,7 +204,7 @@ const Key = Type.String({ minLength: 8, maxLength: 60 });
 export const CommandRequest = Type.Object(
   {
     version: Type.Integer({ minimum: 1 }),
-    who: Type.String({ minLength: 1, maxLength: 60 }),
+    who: Name(60),
     /** The stage on the screen as it was entered. */
     stage: Type.Optional(OneOf(...STAGES.map(({ id }) => id))),
     /** Of this one entry: sent a second time, after a break, it counts once. */
@@ -216,7 +217,7 @@ export type CommandRequest = Static<typeof CommandRequest>;
 
 export const NewJobRequest = Type.Object(
   {
-    who: Type.String({ minLength: 1, maxLength: 60 }),
+    who: Name(60),
     /** An archer who has been here before. */
     archerId: Type.Optional(Id),
     archer: Type.Partial(ArcherAnswers, strict),

@@ -8,6 +8,9 @@ export interface Clash {
 
 type Bag = Readonly<Record<string, unknown>>;
 
+/** Not what every object has. */
+const own = (bag: Bag, key: string): unknown => (Object.hasOwn(bag, key) ? bag[key] : undefined);
+
 const isBag = (value: unknown): value is Bag =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
@@ -61,7 +64,11 @@ export function merge(
   if (isBag(now) && isBag(wanted)) {
     const base = isBag(seen) ? seen : {};
     const keys = [...new Set([...Object.keys(wanted), ...Object.keys(now)])];
-    const { entries, clashes } = each(keys, (key) => [now[key], wanted[key], base[key]], pointer);
+    const { entries, clashes } = each(
+      keys,
+      (key) => [own(now, key), own(wanted, key), own(base, key)],
+      pointer,
+    );
     return { value: Object.fromEntries(entries), clashes };
   }
   const [there, mine, before] = [now, wanted, seen ?? []].map(byName);
@@ -117,7 +124,7 @@ function put(value: unknown, [name, ...rest]: readonly string[], at: unknown): u
     return [...named.values()];
   }
   const bag = isBag(value) ? value : {};
-  const next = put(bag[name], rest, at);
+  const next = put(own(bag, name), rest, at);
   const { [name]: _gone, ...others } = bag;
   return next === undefined ? others : { ...bag, [name]: next };
 }

@@ -1,3 +1,4 @@
+import { Name } from './name';
 import { Type, type TInteger } from '@sinclair/typebox';
 import { MOST_WEIGHT, SLOTS, type Slot as SlotId } from '@/core/kit';
 import { SCHOOLS, type SchoolName, type Schools, type SetupKey } from '@/core/setup';
@@ -95,7 +96,7 @@ const ClosedDay = Type.Object(
 
 export const ShopRequest = Type.Object(
   {
-    name: Type.String({ minLength: 1, maxLength: 80, pattern: '\\S' }),
+    name: Name(80),
     address: Text(200),
     timeZone: Text(60),
     loopCounts: Type.Boolean(),
@@ -110,7 +111,7 @@ export const ShopRequest = Type.Object(
     /** By name; Monday to Sunday, minutes since midnight. */
     hours: Type.Record(Type.String({ maxLength: 60 }), Week),
     closed: Type.Array(ClosedDay, { maxItems: 400 }),
-    people: Type.Array(Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' }), {
+    people: Type.Array(Name(60), {
       minItems: 1,
       maxItems: 20,
     }),

@@ -15,7 +15,7 @@ import {
 import { db, type Db } from '@/data/db';
 import { jobById } from '@/data/jobs';
 import { bowById } from '@/data/stock';
-import { notOverwritten } from './part-stock';
+import { identifier, notOverwritten } from './part-stock';
 import { invalid, notFound, Problem } from './problem';
 
 export const singleBows = (from: Db = db()): PieceSeen[] => piecesInShop(from);
@@ -41,7 +41,8 @@ const refuse = (reason: string, column: string, detail: string) =>
   });
 
 /** Saves one single bow from its form; the number in the address is the one it is known by. */
-export function saveSingleBow(serial: string, body: unknown, on: Db = db()): StoredPiece {
+export function saveSingleBow(typed: string, body: unknown, on: Db = db()): StoredPiece {
+  const serial = identifier(typed);
   const checked = checkPiece(body);
   if (!checked.ok) throw invalid(checked.errors);
   const { bowId, cells, seen } = checked.value as {

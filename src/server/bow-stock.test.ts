@@ -1,4 +1,5 @@
 import { BOW_COLUMNS, writeBowFile } from '@/contracts/bow-csv';
+import { writeCell } from '@/contracts/csv';
 import { aBow } from '@/core/testing/fixtures';
 import { openDb, type Db } from '@/data/db';
 import { allBows, bowById, insertBow } from '@/data/stock';
@@ -102,5 +103,32 @@ describe('one bow from its form', () => {
   test('every column is a field of the record, once', () => {
     expect(new Set(BOW_COLUMNS.map(({ field }) => field)).size).toBe(BOW_COLUMNS.length);
     expect(BOW_COLUMNS.map(({ field }) => field).sort()).toEqual(Object.keys(aBow()).sort());
+  });
+});
+
+describe('an identifier in an address', () => {
+  const cells = () =>
+    Object.fromEntries(
+      BOW_COLUMNS.map((column) => [column.header, writeCell(column as never, aBow())]),
+    );
+  test('is read as in a file: blanks at its ends make no second bow', () => {
+    insertBow(db, { ...aBow(), id: 'x' });
+    saveBow(' x ', { cells: { ...cells(), stock: '7' } }, db);
+    expect(allBows(db).filter(({ id }) => id.trim() === 'x')).toMatchObject([
+      { id: 'x', stock: 7 },
+    ]);
+  });
+  test.each(['', '  ', 'x'.repeat(61), 'a\u202eb', '\u0000'])('%j is none', (id) =>
+    expect(problemOf(() => saveBow(id, { cells: cells() }, db)).status).toBe(400),
+  );
+  test('a new bow never takes the place of another one', () => {
+    insertBow(db, { ...aBow(), id: 'x' });
+    const problem = problemOf(() =>
+      saveBow('x', { cells: { ...cells(), stock: '7' }, isNew: true }, db),
+    );
+    expect(problem).toMatchObject({ status: 422, reason: 'id-taken' });
+    expect(bowById(db, 'x')!.stock).toBe(aBow().stock);
+    saveBow('y', { cells: cells(), isNew: true }, db);
+    expect(bowById(db, 'y')).not.toBeNull();
   });
 });

@@ -2,12 +2,12 @@ import { Type, type Static } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
 import { BOW_FORMAT, type RowFault } from '@/contracts/bow-csv';
 import { mergeCells, readForm, type RowChange } from '@/contracts/csv';
-import { OWN_BOW_ID, type BowRecord } from '@/core/bow';
+import { bowName, OWN_BOW_ID, type BowRecord } from '@/core/bow';
 import { db, type Db } from '@/data/db';
 import { bowById, insertBow, updateBow } from '@/data/stock';
 import { lookAtBows } from './bow-looks';
 import { heavy } from './heavy';
-import { notOverwritten } from './part-stock';
+import { identifier, idTaken, notOverwritten, type SentCells } from './part-stock';
 import { invalid, Problem } from './problem';
 
 const OneOf = <T extends string>(...names: T[]) => Type.Unsafe<T>({ type: 'string', enum: names });
@@ -76,20 +76,27 @@ const faultText = ({ line, column, message }: RowFault) =>
 
 const Cells = Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 2000 }));
 const checkCells = checker(
-  Type.Object({ cells: Cells, seen: Type.Optional(Cells) }, { additionalProperties: false }),
+  Type.Object(
+    { cells: Cells, seen: Type.Optional(Cells), isNew: Type.Optional(Type.Boolean()) },
+    { additionalProperties: false },
+  ),
 );
 
 /** Saves one bow from its form: every cell as typed, read as in a file. */
-export function saveBow(id: string, body: unknown, on: Db = db()): BowRecord {
+export function saveBow(typedId: string, body: unknown, on: Db = db()): BowRecord {
+  const id = identifier(typedId);
   const checked = checkCells(body);
   if (!checked.ok) throw invalid(checked.errors);
-  const { cells, seen } = checked.value as {
-    cells: Record<string, string>;
-    seen?: Record<string, string>;
-  };
   if (id === OWN_BOW_ID)
     throw invalid([{ pointer: '', detail: 'that id is kept for the archer’s own bow' }]);
+  const sent = checked.value as SentCells;
+  // Read and written in one go, whoever else writes.
+  return on.transaction(() => putBow(id, sent, on)).immediate();
+}
+
+function putBow(id: string, { cells, seen, isNew }: SentCells, on: Db): BowRecord {
   const known = bowById(on, id);
+  if (known && isNew) throw idTaken(bowName(known));
   const merged = known ? notOverwritten(mergeCells(BOW_FORMAT, known, cells, seen)) : cells;
   const { record: bow, faults } = readForm({ ...merged, id }, BOW_FORMAT);
   const errors = faults.map(({ column, message }) => ({

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
+import { Name } from '@/contracts/name';
 import {
   calendarInput,
   clockOfMinute,
@@ -95,7 +96,7 @@ const PutRequest = Type.Object(
         { additionalProperties: false },
       ),
     ]),
-    who: Type.String({ minLength: 1, maxLength: 60 }),
+    who: Name(60),
   },
   { additionalProperties: false },
 );

@@ -1,4 +1,5 @@
-import { Problem } from './problem';
+import { unseenIn } from '@/contracts/plain-text';
+import { invalid, Problem } from './problem';
 import { sicknessOf, sickProblem } from './sick';
 
 const json = (body: unknown, status: number, type: string) =>
@@ -97,6 +98,14 @@ async function readText(request: Request): Promise<string> {
 /** The body as JSON; too large, of another encoding or malformed is a problem, not a fault. */
 export async function readJson(request: Request): Promise<unknown> {
   const text = await readText(request);
+  const value = parsed(text);
+  const pointer = unseenIn(value);
+  if (pointer !== null)
+    throw invalid([{ pointer, detail: 'holds a sign that cannot be seen: type it again' }]);
+  return value;
+}
+
+function parsed(text: string): unknown {
   try {
     return JSON.parse(text) as unknown;
   } catch {

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
+import { Name } from '@/contracts/name';
 import { countsAsWork, MOST_STEP_S } from '@/core/bench';
 import { db, type Db } from '@/data/db';
 import { jobById } from '@/data/jobs';
@@ -12,7 +13,7 @@ const check = checker(
     {
       stepId: Type.String({ minLength: 1, maxLength: 40 }),
       seconds: Type.Number({ minimum: 0, maximum: 24 * 3600 }),
-      who: Type.String({ minLength: 1, maxLength: 60 }),
+      who: Name(60),
     },
     { additionalProperties: false },
   ),

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
-import { mergeCells, readForm, type Merged } from '@/contracts/csv';
+import { mergeCells, plainId, readForm, type Merged } from '@/contracts/csv';
 import { partFormat, writePartFile } from '@/contracts/part-csv';
 import {
   isPartKind,
@@ -54,15 +54,35 @@ const checkCells = checker(
       cells: Cells,
       /** As they stood when the screen was opened. */
       seen: Type.Optional(Cells),
+      /** Nothing of this id stood there when the form was opened, and nothing is to be written over. */
+      isNew: Type.Optional(Type.Boolean()),
     },
     { additionalProperties: false },
   ),
 );
 
-interface SentCells {
+export interface SentCells {
   readonly cells: Readonly<Record<string, string>>;
   readonly seen?: Readonly<Record<string, string>>;
+  readonly isNew?: boolean;
 }
+
+/** The identifier an address names, as a file would say it. */
+export function identifier(typed: string): string {
+  const id = plainId(typed);
+  if (id) return id;
+  const detail = 'is no identifier: 1 to 60 letters that can be seen';
+  throw invalid([{ pointer: '/id', detail }]);
+}
+
+/** A new record never takes the place of another one. */
+export const idTaken = (name: string) => {
+  const detail = `There is ${name} already. If this is another one, tell them apart by the model’s name.`;
+  return new Problem(422, 'id-taken', 'There is one already', {
+    detail,
+    errors: [{ pointer: '/cells/model', detail }],
+  });
+};
 
 /** What two screens changed differently is asked about; nobody overwrites the other in silence. */
 export function notOverwritten({ cells, clashes }: Merged): Merged['cells'] {
@@ -78,16 +98,27 @@ export function notOverwritten({ cells, clashes }: Merged): Merged['cells'] {
 }
 
 /** Saves one part from its form or its line of the grid: every cell as typed, read as in a file. */
-export function savePart(id: string, body: unknown, on: Db = db()): AnyPart {
+export function savePart(typedId: string, body: unknown, on: Db = db()): AnyPart {
+  const id = identifier(typedId);
   const checked = checkCells(body);
   if (!checked.ok) throw invalid(checked.errors);
-  const { kind, cells, seen } = checked.value as SentCells & { kind: string };
+  const sent = checked.value as SentCells & { kind: string };
+  // Read and written in one go, whoever else writes.
+  return on.transaction(() => putPart(id, sent, on)).immediate();
+}
+
+function putPart(
+  id: string,
+  { kind, cells, seen, isNew }: SentCells & { kind: string },
+  on: Db,
+): AnyPart {
   if (!isPartKind(kind)) throw invalid([{ pointer: '/kind', detail: 'is no slot' }]);
   const known = partById(on, id);
   if (known && known.slot !== kind)
     throw new Problem(422, 'other-slot', 'This id is taken', {
       detail: `${partName(known)} is a ${slotName(known.slot).toLowerCase()}; a part stays in its slot.`,
     });
+  if (known && isNew) throw idTaken(partName(known));
   const merged = known ? notOverwritten(mergeCells(partFormat(kind), known, cells, seen)) : cells;
   const { record, faults } = readForm({ ...merged, id, slot: kind }, partFormat(kind));
   if (faults.length > 0)

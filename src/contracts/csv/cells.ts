@@ -10,6 +10,8 @@ import {
   type ShopUnits,
 } from '@/core/units';
 
+import { hasUnseen } from '../plain-text';
+
 /** What one cell says: a value, or a sentence on what is wrong and what is possible. */
 export type Cell<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
@@ -38,6 +40,7 @@ export const text = (most: number): CellKind<string> => ({
     // "Nordufer  Handel" is no second supplier.
     const cell = oneBlank(typed);
     if (cell === '') return bad('is empty');
+    if (hasUnseen(cell)) return bad('holds a sign that cannot be seen: type it again');
     return cell.length > most ? bad(`has more than ${most} letters`) : good(cell);
   },
   write: (value) => value,
@@ -60,12 +63,20 @@ export const oneOf = <T extends string>(...values: readonly T[]): CellKind<T> =>
   write: (value) => value,
 });
 
+const YES_NO = new Map([
+  ['yes', true],
+  ['true', true],
+  ['1', true],
+  ['no', false],
+  ['false', false],
+  ['0', false],
+]);
+
 export const yesNo: CellKind<boolean> = {
   says: 'yes or no',
   schema: Type.Boolean(),
   read: (cell) => {
-    const known = { yes: true, true: true, '1': true, no: false, false: false, '0': false };
-    const value = known[cell.toLowerCase() as keyof typeof known] as boolean | undefined;
+    const value = YES_NO.get(cell.toLowerCase());
     return value === undefined ? bad(`“${cell}” must be yes or no`) : good(value);
   },
   write: (value) => (value ? 'yes' : 'no'),

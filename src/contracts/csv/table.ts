@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { ShopUnits } from '@/core/units';
 import { MOST_FAULTS } from '../ajv';
-import type { CellKind } from './cells';
+import { text, type CellKind } from './cells';
 
 /** One column of a file: where its value stands in the record, and how it is written. */
 export interface Column<R> {
@@ -274,3 +274,11 @@ export const columnLines = <R>({ columns }: Pick<TableFormat<R>, 'columns'>): st
   );
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+const IDENTIFIER = text(60);
+
+/** An identifier as a file would say it; null where it could not. */
+export function plainId(typed: string): string | null {
+  const cell = IDENTIFIER.read(typed);
+  return cell.ok ? cell.value : null;
+}

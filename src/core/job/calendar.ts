@@ -1,6 +1,7 @@
 import {
   USUAL_SHIFT,
   USUAL_WEEK,
+  type WeekHours,
   weekday,
   type CalendarInput,
   type CalendarJob,
@@ -59,6 +60,11 @@ export interface CalendarGround {
   }[];
 }
 
+/** Somebody’s working hours, Monday to Sunday; whoever is not named works the usual ones. */
+export const weekOf = ({ hours }: Pick<Shop, 'hours'>, name: string): WeekHours =>
+  // A person may be called as something every object has.
+  (Object.hasOwn(hours, name) ? hours[name] : undefined) ?? USUAL_WEEK;
+
 /** Working hours of everybody from a day on; closed days are nobody's. */
 export function staffOf(shop: Shop, firstDay: string, days: number): CalendarPerson[] {
   const closed = new Set(shop.closed.map(({ day }) => day));
@@ -66,7 +72,7 @@ export function staffOf(shop: Shop, firstDay: string, days: number): CalendarPer
     name,
     shifts: Array.from({ length: days }, (_, i) => i).flatMap((i) => {
       const day = addDays(firstDay, i);
-      const shift = (shop.hours[name] ?? USUAL_WEEK)[weekday(day)];
+      const shift = weekOf(shop, name)[weekday(day)];
       return shift && !closed.has(day)
         ? [{ from: i * DAY + shift.from, to: i * DAY + shift.to }]
         : [];

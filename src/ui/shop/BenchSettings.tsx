@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import type { ClosedDay, Shop } from '@/core/job';
-import { readShift, shiftText, USUAL_WEEK, type Shift } from '@/core/calendar';
+import { weekOf, type ClosedDay, type Shop } from '@/core/job';
+import { readShift, shiftText, type Shift } from '@/core/calendar';
 import { SCHOOLS } from '@/core/setup';
 import { STATIONS } from '@/core/bench';
 import { Text } from '../pieces/Text';
@@ -78,7 +78,7 @@ function Hours({ shop, people, change }: Props) {
       <Text soft>{w.hoursHow}</Text>
       <div className={css.hours}>
         {people.map((name) => {
-          const week = shop.hours[name] ?? USUAL_WEEK;
+          const week = weekOf(shop, name);
           return (
             <div key={name} className={css.hoursRow} role="group" aria-label={name}>
               <b>{name}</b>

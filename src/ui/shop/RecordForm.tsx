@@ -22,6 +22,7 @@ export function RecordForm<R>({
   columns,
   record,
   urlOf,
+  addsNew = true,
   more = {},
   units,
   onClose,
@@ -37,6 +38,8 @@ export function RecordForm<R>({
   urlOf: (cells: Cells) => string;
   /** What is sent beside the cells. */
   more?: Readonly<Record<string, string>>;
+  /** A new record must not take the place of another one; false where the number itself says which. */
+  addsNew?: boolean;
   /** Measures are shown and read in these; the file’s own columns are what is sent. */
   units: ShopUnits;
   onClose: () => void;
@@ -61,7 +64,7 @@ export function RecordForm<R>({
     setFaults(wrong);
     if (Object.keys(wrong).length > 0) return setTrouble(w.seeMarked);
     const sent = asInFile(columns, shown, cells, { first, seen });
-    const body = { ...more, cells: sent, ...(seen ? { seen } : {}) };
+    const body = { ...more, cells: sent, ...(seen ? { seen } : addsNew ? { isNew: true } : {}) };
     const answer = await post(urlOf(cells), body, 'PUT');
     if (answer.ok) {
       typed.forget();

@@ -212,6 +212,7 @@ function PieceForm({
         `/api/v1/shop/bow-pieces/${encodeURIComponent(piece?.serial ?? serial?.trim() ?? '')}`
       }
       more={{ bowId }}
+      addsNew={false}
       units={units}
       onClose={onClose}
       onDone={onDone}
