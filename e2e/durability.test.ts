@@ -175,6 +175,39 @@ test('a stage opened without a connection shows the application and says so', as
   );
 }, 90_000);
 
+test('settings two screens change are merged; what both change is refused, shown, and saved when meant', async () => {
+  const [left, right] = [await shop.page(), await shop.page(1024, 768)];
+  for (const page of [left, right]) await visit(page, `${shop.url}/shop`);
+  const put = async (page: typeof left, field: string, text: string) => {
+    await click(page, `#shop-${field}`);
+    await page.keyboard.down('Control');
+    await page.keyboard.press('a');
+    await page.keyboard.up('Control');
+    await page.type(`#shop-${field}`, text);
+    await page.keyboard.press('Tab');
+  };
+  const settings = async () => (await shop.snapshot(await shop.jobOf('Ove'))).shop;
+  const before = await settings();
+  await put(left, 'name', 'Bootshaus am Steg');
+  await reads(left, 'Saved');
+  await put(right, 'address', 'Am Steg 7');
+  await reads(right, 'Saved');
+  expect(await settings()).toMatchObject({ name: 'Bootshaus am Steg', address: 'Am Steg 7' });
+  await put(right, 'name', 'Bootshaus Nord');
+  await reads(right, 'It is now “Bootshaus am Steg”');
+  expect((await settings()).name).toBe('Bootshaus am Steg');
+  expect(
+    await right.$eval('#shop-name', (node) => (node as unknown as HTMLInputElement).value),
+  ).toBe('Bootshaus Nord');
+  await click(right, '#shop-name');
+  await right.keyboard.press('Tab');
+  await reads(right, 'Saved');
+  expect((await settings()).name).toBe('Bootshaus Nord');
+  await put(right, 'name', before.name);
+  await put(right, 'address', before.address);
+  await right.waitForFunction(() => !sessionStorage.getItem('waffenrad.draft.shop.unsaved'));
+});
+
 test('z takes back the newest entry, and only that', async () => {
   const jobId = await shop.jobOf('Noor');
   const before = (await shop.snapshot(jobId)).fitReadings.map((reading) => reading.seq);

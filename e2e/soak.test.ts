@@ -56,7 +56,7 @@ test('killed again and again, nothing acknowledged is lost or counted twice', as
 test('a busy shop: nobody’s entry is lost, nobody is held up by the limits', async () => {
   const db = shop('crowd');
   const found = await served(db, { WAFFENRAD_LIMITS: 'on' }, (url) =>
-    crowd(url, db, { clients: 10, seconds: 6, seed: SEED }),
+    crowd(url, db, { clients: 10, seconds: 6, seed: SEED, thinksMs: 150 }),
   );
   expect(found).toMatchObject({ lost: [], doubled: [], lostDays: [], wrong: [] });
   expect(found.readings).toBeGreaterThan(40);

@@ -20,6 +20,8 @@ interface Crowded {
   readonly wrong: readonly string[];
 }
 
+/** Between two things a tablet asks for, ms, on average: somebody taps as fast as they can. */
+const THINKS_MS = 600;
 /** Closed days a client adds at most: a shop has few. */
 const MOST_DAYS = 12;
 
@@ -45,9 +47,10 @@ class Tablet {
   async something(): Promise<void> {
     const dice = this.random();
     const job = this.jobs[Math.floor(this.random() * this.jobs.length)]!;
-    if (dice < 0.3) return this.look('/');
-    if (dice < 0.55) return this.look(`/jobs/${job}/bench`);
-    if (dice < 0.75)
+    // Pages are loaded whole now and then; between them a tablet asks for what changed.
+    if (dice < 0.12) return this.look('/');
+    if (dice < 0.25) return this.look(`/jobs/${job}/bench`);
+    if (dice < 0.55)
       return this.look(`/api/v1/find?q=${['ilse', 'noor', 'soak', 'kill'][this.n % 4]}`);
     if (dice < 0.9) return this.look(`/api/v1/jobs/${job}`);
     if (this.days.length < MOST_DAYS) await this.close();
@@ -74,7 +77,12 @@ class Tablet {
 export async function crowd(
   url: string,
   db: string,
-  { clients, seconds, seed }: { clients: number; seconds: number; seed: number },
+  {
+    clients,
+    seconds,
+    seed,
+    thinksMs = THINKS_MS,
+  }: { clients: number; seconds: number; seed: number; thinksMs?: number },
 ): Promise<Crowded> {
   const first = new Asker(url);
   const found = await first.json<{ jobId: string }[]>('/api/v1/find?q=');
@@ -98,7 +106,7 @@ export async function crowd(
         if (random() < 0.5) {
           if (!(await writer.write())) await waiting(100);
         } else await tablet.something();
-        await waiting(50 + random() * 300);
+        await waiting(thinksMs * (0.2 + 1.6 * random()));
       }
       while (!(await writer.write())) await waiting(100);
       asker.close();

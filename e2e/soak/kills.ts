@@ -13,6 +13,7 @@ interface Killed {
 }
 
 const WRITERS = 6;
+const LONGEST_START_MS = 5000;
 
 /** Ends the program as a power cut would, again and again, while tablets write; then counts what is there. */
 export async function kills(
@@ -22,6 +23,7 @@ export async function kills(
   const random = seeded(seed);
   const port = await freePort(3700);
   const writers: Writer[] = [];
+  const acknowledged = () => writers.reduce((sum, writer) => sum + writer.acknowledged.length, 0);
   for (let i = 0; i < times; i++) {
     const { child, url } = await startServer({ port, db, env });
     const asker = new Asker(url);
@@ -33,7 +35,11 @@ export async function kills(
       writer.use(asker);
       while (!over) if (!(await writer.write())) await waiting(5);
     });
-    await waiting(30 + random() * 700);
+    // Now and then it is ended before it has answered anybody.
+    const wanted = acknowledged() + (random() < 0.1 ? 0 : 1);
+    const until = Date.now() + LONGEST_START_MS;
+    while (acknowledged() < wanted && Date.now() < until) await waiting(10);
+    await waiting(random() * 500);
     const gone = new Promise((done) => child.once('exit', done));
     child.kill('SIGKILL');
     await gone;
