@@ -6,7 +6,8 @@ import { CALCULATIONS } from '@/server/compute';
 import { Asker, quantile, waiting } from './asking';
 import type { Memory } from './memory';
 import { addressOf, everyRoute, queryOf } from './routes';
-import { NASTY, oneOf, sampleOf, spoilt } from './sample';
+import { NASTY, oneOf, sampleOf, spoilt, type Words } from './sample';
+import { knownWords } from './known-words';
 
 interface Hostile {
   readonly sent: number;
@@ -25,7 +26,7 @@ const SIDE_BY_SIDE = 8;
 interface Ammunition {
   readonly jobId: string;
   readonly version: number;
-  readonly words: readonly string[];
+  readonly words: Words;
   readonly known: Readonly<Record<string, readonly string[]>>;
 }
 
@@ -114,7 +115,7 @@ export async function hostile(
   const ammunition: Ammunition = {
     jobId,
     version: job.job.version,
-    words: [...partIds, ...job.readings.map(({ key }) => key), '28 3/8', '721 mm', 'Ilse'],
+    words: knownWords(partIds, [job.bow?.id ?? 'x']),
     known: {
       id: [jobId],
       name: calculations.map(([name]) => name),

@@ -3,6 +3,7 @@ import { seeded } from '@/core/numerics';
 import type { JobSnapshot } from '@/core/job';
 import { STAGES } from '@/core/setup';
 import type { Asker } from './asking';
+import { knownWords } from './known-words';
 import { oneOf, sampleOf } from './sample';
 
 interface Nonsense {
@@ -14,6 +15,10 @@ interface Nonsense {
   readonly pages: readonly string[];
 }
 
+const TAKE_READINGS = Command.anyOf.find(
+  ({ properties: { name } }) => (name as { const: string }).const === 'takeReadings',
+)!;
+
 /** Commands on one job until it is as strange as it gets; then another one. */
 const A_JOB = 60;
 
@@ -24,21 +29,12 @@ export async function nonsense(
 ): Promise<Nonsense> {
   const random = seeded(seed);
   const parts = await asker.json<{ parts: { id: string }[] }>('/api/v1/shop/parts?limit=200');
-  const words = [
-    ...parts!.body.parts.map(({ id }) => id),
-    ...['28 3/8', '721 mm', '53 lb', '0.4', '300 fps', '12', '-3', '0', '1/16 in', 'x'],
-    ...[
-      'braceHeight',
-      'nockHeight',
-      'peakWeight',
-      'armSpan',
-      'centreShot',
-      'wingspan',
-      'weightTrial',
-    ],
-  ];
   const bowFile = (await asker.ask('/api/v1/shop/bows/file'))!.text;
   const bows = bowFile.split('\n').flatMap((line) => line.split(',')[0] || []);
+  const words = knownWords(
+    parts!.body.parts.map(({ id }) => id),
+    bows,
+  );
   // Some begin empty, some in the middle of the work.
   const known = await Promise.all(
     ['ilse', 'noor', 'mattis'].map((name) =>
@@ -63,8 +59,14 @@ export async function nonsense(
       job = opened!.body;
       pages.push(...STAGES.map(({ id }) => `/jobs/${job!.job.id}/${id}`));
     }
-    const schema = oneOf(random, Command.anyOf);
-    const command = sampleOf(schema as never, random, [...words, ...bows]) as { name: string };
+    // Readings are what most of the work is.
+    const schema = random() < 0.4 ? TAKE_READINGS : oneOf(random, Command.anyOf);
+    const made = sampleOf(schema as never, random, words) as {
+      name: string;
+      readings?: readonly unknown[];
+    };
+    // Of several readings one is wrong nearly always, and none is taken.
+    const command = made.readings ? { ...made, readings: made.readings.slice(0, 1) } : made;
     const answer = await asker.json<JobSnapshot>(`/api/v1/jobs/${job!.job.id}/commands`, {
       method: 'POST',
       body: { version: job!.job.version, who: 'Soak', command },

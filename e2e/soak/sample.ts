@@ -76,16 +76,20 @@ const bounds = ({ minimum, maximum, exclusiveMinimum, exclusiveMaximum }: Schema
   return [from, Math.max(from, maximum ?? exclusiveMaximum ?? from + 2000)] as const;
 };
 
+/** What may stand in a field of this name. */
+export type Words = (field: string) => readonly string[];
+
 /** Something a schema takes, or nearly: patterns are met by luck, from `words` that are known. */
 export function sampleOf(
   schema: Schema,
   random: Random,
-  words: readonly string[],
+  words: Words,
+  field = '',
   deep = 0,
 ): unknown {
   if ('const' in schema) return schema.const;
   if (schema.enum) return oneOf(random, schema.enum);
-  if (schema.anyOf) return sampleOf(oneOf(random, schema.anyOf), random, words, deep);
+  if (schema.anyOf) return sampleOf(oneOf(random, schema.anyOf), random, words, field, deep);
   const type = Array.isArray(schema.type)
     ? oneOf(random, schema.type as readonly string[])
     : (schema.type as string | undefined);
@@ -105,7 +109,7 @@ export function sampleOf(
       if (schema.format === 'date')
         return `202${6 + Math.floor(random() * 3)}-0${1 + Math.floor(random() * 9)}-1${Math.floor(random() * 9)}`;
       if (schema.format === 'date-time') return '2026-12-01T10:00:00Z';
-      const word = oneOf(random, words).padEnd(schema.minLength ?? 0, 'x');
+      const word = oneOf(random, words(field)).padEnd(schema.minLength ?? 0, 'x');
       return word.slice(0, schema.maxLength ?? 5000);
     }
     case 'array': {
@@ -115,21 +119,27 @@ export function sampleOf(
       return deep > 6
         ? []
         : Array.from({ length: count }, () =>
-            sampleOf(schema.items ?? {}, random, words, deep + 1),
+            sampleOf(schema.items ?? {}, random, words, field, deep + 1),
           );
     }
     case 'object':
-      return objectOf(schema, random, words, deep);
+      return objectOf(schema, random, words, field, deep);
     default:
-      return oneOf(random, words);
+      return oneOf(random, words(field));
   }
 }
 
-function objectOf(schema: Schema, random: Random, words: readonly string[], deep: number): unknown {
+function objectOf(
+  schema: Schema,
+  random: Random,
+  words: Words,
+  field: string,
+  deep: number,
+): unknown {
   const { properties = {}, required = [], patternProperties, additionalProperties } = schema;
   const entries = Object.entries(properties)
     .filter(([key]) => required.includes(key) || random() < 0.5)
-    .map(([key, one]) => [key, sampleOf(one, random, words, deep + 1)] as const);
+    .map(([key, one]) => [key, sampleOf(one, random, words, key, deep + 1)] as const);
   const open = Object.values(patternProperties ?? {})[0] ?? additionalProperties;
   const others =
     typeof open === 'object'
@@ -137,8 +147,8 @@ function objectOf(schema: Schema, random: Random, words: readonly string[], deep
           { length: Math.floor(random() * 3) },
           () =>
             [
-              oneOf(random, schema.propertyNames?.enum ?? words),
-              sampleOf(open, random, words, deep + 1),
+              oneOf(random, schema.propertyNames?.enum ?? words(field)),
+              sampleOf(open, random, words, field, deep + 1),
             ] as const,
         )
       : [];
