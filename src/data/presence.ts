@@ -1,4 +1,6 @@
+import { chmodSync } from 'node:fs';
 import Database from 'better-sqlite3';
+import { OWNER_ALONE } from './backup';
 
 /** Held for as long as a process has the shop open; the system lets go of it however that ends. */
 interface Presence {
@@ -10,6 +12,7 @@ const besideOf = (path: string) => `${path}.open`;
 /** Says that the shop is open here; any number of processes may. */
 export function bePresent(path: string): Presence {
   const lock = new Database(besideOf(path));
+  chmodSync(besideOf(path), OWNER_ALONE);
   lock.pragma('busy_timeout = 2000');
   lock.exec('CREATE TABLE IF NOT EXISTS open (x)');
   lock.exec('BEGIN');
