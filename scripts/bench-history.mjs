@@ -31,7 +31,7 @@ async function timesOf(delivered) {
   const { child, url } = await startServer({
     port: await freePort(3500),
     db,
-    env: { NODE_OPTIONS: `--require ${join(ROOT, 'e2e/soak/memory.cjs')}`, SOAK_MEMORY: file },
+    env: { NODE_OPTIONS: `--require ${join(ROOT, 'e2e/soak/told-memory.cjs')}`, SOAK_MEMORY: file },
   });
   const [{ jobId }] = await (await fetch(`${url}/api/v1/find?q=ilse`)).json();
   const asked = {

@@ -23,6 +23,7 @@ if (!run(bin('tsx'), ['scripts/bench-compute.ts'])) stop('The compute bench fail
 if (!run(bin('tsx'), ['scripts/bench-kit.ts'])) stop('The bench of the kit failed.');
 if (!run(bin('tsx'), ['scripts/bench-lane.ts'])) stop('The bench of the lane failed.');
 if (!run(bin('tsx'), ['scripts/bench-route.ts'])) stop('The bench of the route failed.');
+if (!run(bin('tsx'), ['scripts/bench-steady.ts'])) stop('The bench of balance and aim failed.');
 
 const folder = mkdtempSync(join(tmpdir(), 'waffenrad-bench-'));
 const db = join(folder, 'demo.sqlite');

@@ -2,7 +2,7 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { waiting } from './asking';
 
-const LOADED = join(process.cwd(), 'e2e/soak/memory.cjs');
+const LOADED = join(process.cwd(), 'e2e/soak/told-memory.cjs');
 
 /** What a program is started with that is to tell its memory. */
 export const memoryEnv = (file: string) => ({

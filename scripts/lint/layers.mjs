@@ -8,7 +8,7 @@ export const CORE = [
   ['outcome.ts'],
   ['units', 'numerics'],
   ['bow', 'flight'],
-  ['arrow', 'fit', 'tuning'],
+  ['arrow', 'fit', 'tuning', 'balance', 'hold'],
   ['kit'],
   ['setup'],
   ['ripple'],

@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { Nullable, Num, OneOf, Pair, Positive, strict } from './compute-parts';
 
 export * from './compute-lane';
+export * from './compute-steady';
 export * from './compute-kit';
 
 /** Bodies of the compute interface; every field is named with its unit. */

@@ -13,6 +13,17 @@ import {
   type LaunchSpeedInput,
 } from '@/core/bow';
 import {
+  barChoice,
+  hangCentre,
+  massProperties,
+  neutralTorques,
+  type BarChoiceInput,
+  type HangInput,
+  type MassPart,
+  type Reaction,
+} from '@/core/balance';
+import { holdCompare, holdTrace, type HoldCompareInput, type HoldTraceInput } from '@/core/hold';
+import {
   drawLength,
   drawWeight,
   limbBolts,
@@ -169,6 +180,42 @@ export const CALCULATIONS: Readonly<Record<string, Calculation>> = {
     schemas.GroupRequest,
     schemas.GroupResponse,
     (input) => ({ ...group(input), ...groupSpread(input.hits) }),
+  ),
+  balance: calculation<{ parts: MassPart[] }>(
+    'Mass, centre, torques and moments of inertia of a bow from its parts',
+    schemas.BalanceRequest,
+    schemas.BalanceResponse,
+    ({ parts }) => massProperties(parts),
+  ),
+  'hang-centre': calculation<HangInput>(
+    'Where a bow’s mass has its centre, from how it hangs',
+    schemas.HangCentreRequest,
+    schemas.HangCentreResponse,
+    (input) => orProblem(hangCentre(input)),
+  ),
+  reaction: calculation<{ history: Reaction[] }>(
+    'The torques at which a bow stays quiet after the shot, from what it did',
+    schemas.ReactionRequest,
+    schemas.ReactionResponse,
+    ({ history }) => neutralTorques(history),
+  ),
+  'bar-choice': calculation<BarChoiceInput>(
+    'The steadiest bars within mass, roll and pitch, proven best',
+    schemas.BarChoiceRequest,
+    schemas.BarChoiceResponse,
+    (input) => orProblem(barChoice(input)),
+  ),
+  'hold-trace': calculation<HoldTraceInput>(
+    'What an aim trace says of one shot',
+    schemas.HoldTraceRequest,
+    schemas.HoldTraceResponse,
+    (input) => orProblem(holdTrace(input)),
+  ),
+  'hold-compare': calculation<HoldCompareInput>(
+    'Whether an archer holds stiller with one set-up than with another',
+    schemas.HoldCompareRequest,
+    schemas.HoldCompareResponse,
+    (input) => orProblem(holdCompare(input)),
   ),
   route: calculation<RouteInput>(
     'The cheapest workable order of steps over stations',

@@ -19,6 +19,14 @@ export type Mps = Quantity<'m/s'>;
 export type Degree = Quantity<'deg'>;
 /** Turns of a limb bolt, or twists of a string. */
 export type Turns = Quantity<'turns'>;
+/** Torque in newton millimetres. */
+export type NewtonMm = Quantity<'N·mm'>;
+/** Moment of inertia in kilogram square millimetres. */
+export type KgMm2 = Quantity<'kg·mm²'>;
+/** Time in seconds. */
+export type Second = Quantity<'s'>;
+/** Small angle in milliradians: 1 mm at 1 m. */
+export type Milliradian = Quantity<'mrad'>;
 
 export const mm = (value: number) => value as Mm;
 export const metre = (value: number) => value as Metre;
@@ -27,6 +35,10 @@ export const gram = (value: number) => value as Gram;
 export const mps = (value: number) => value as Mps;
 export const degree = (value: number) => value as Degree;
 export const turns = (value: number) => value as Turns;
+export const newtonMm = (value: number) => value as NewtonMm;
+export const kgMm2 = (value: number) => value as KgMm2;
+export const second = (value: number) => value as Second;
+export const milliradian = (value: number) => value as Milliradian;
 
 /** Exact factors from docs/models.md; multiply a trade unit by its factor to get SI. */
 export const MM_PER_INCH = 25.4;

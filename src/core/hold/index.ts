@@ -1,0 +1,4 @@
+export * from './types';
+export * from './spectrum';
+export * from './hold-trace';
+export * from './hold-compare';
