@@ -57,12 +57,11 @@ describe('a measuring field', () => {
     await (await find(page, 'aria/Measure wall to mouth[role="button"]')).click();
     await clear(page, '[data-measure]');
     await page.keyboard.type('20');
-    await page.keyboard.press('Enter');
+    // A second tap of the finger that asked, right after the first, answers nothing.
+    await Promise.all([page.keyboard.press('Enter'), page.keyboard.press('Enter')]);
     await reads(page, 'very short for an adult. Look at the tape once more.');
-    expect((await shop.snapshot(jobId)).job.version).toBe(before.job.version);
-    // A second tap of the finger that asked answers nothing.
-    await page.keyboard.press('Enter');
     await reads(page, 'Is that what the tape says?');
+    expect((await shop.snapshot(jobId)).job.version).toBe(before.job.version);
     await answered(page, 'It is right, take it');
     await reads(page, 'Wall to mouth: 20');
     expect((await shop.snapshot(jobId)).fitReadings.at(-1)).toMatchObject({ si: 508 });

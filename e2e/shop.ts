@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { ChildProcess } from 'node:child_process';
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 import type { JobSnapshot } from '@/core/job';
-import { freePort, startServer } from '../scripts/serve.cjs';
+import { ownPort, startServer } from '../scripts/serve.cjs';
 import { NOW } from './now.cjs';
 
 /** A shop of its own for one test file: database and server; the browser is one for all, a context a page. */
@@ -30,9 +30,9 @@ export class TestShop {
     const folder = mkdtempSync(join(tmpdir(), 'waffenrad-e2e-'));
     const db = join(folder, 'shop.sqlite');
     if (kind === 'demo') copyFileSync(process.env.WAFFENRAD_SEEDED!, db);
-    // Files that run side by side have a browser each and look for their port in different places.
+    // Files that run side by side have a browser each.
     const worker = Number(process.env.JEST_WORKER_ID ?? 1);
-    const port = await freePort(3500 + 100 * worker);
+    const port = await ownPort();
     const { child, url } = await startServer({ port, db, env: { WAFFENRAD_NOW: NOW } });
     const browser = await puppeteer.connect({
       browserWSEndpoint: process.env.WAFFENRAD_BROWSERS!.split(' ')[worker - 1]!,

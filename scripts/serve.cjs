@@ -37,6 +37,9 @@ async function freePort(wanted) {
   throw new Error(`No free port from ${wanted} to ${wanted + 49}. Name another in PORT.`);
 }
 
+/** A free port for a test or a soak: files that run side by side look for theirs in different places. */
+const ownPort = () => freePort(3500 + 100 * Number(process.env.JEST_WORKER_ID ?? 1));
+
 /** Starts the built server and waits until it answers. */
 async function startServer({ port, db, env = {} }) {
   const child = spawn(process.execPath, [SERVER, ...(existsSync(db) ? [] : ['--new'])], {
@@ -73,4 +76,4 @@ async function startServer({ port, db, env = {} }) {
   throw new Error(`The server did not answer within 20 s:\n${output}`);
 }
 
-module.exports = { CHROMIUM_FLAGS, SERVER, chromiumPath, freePort, startServer };
+module.exports = { CHROMIUM_FLAGS, SERVER, chromiumPath, freePort, ownPort, startServer };

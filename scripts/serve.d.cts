@@ -4,6 +4,7 @@ export declare const CHROMIUM_FLAGS: string[];
 export declare const SERVER: string;
 export declare function chromiumPath(): string | undefined;
 export declare function freePort(wanted: number): Promise<number>;
+export declare function ownPort(): Promise<number>;
 export declare function startServer(options: {
   port: number;
   db: string;

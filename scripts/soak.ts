@@ -12,7 +12,7 @@ import { memoryEnv, memoryOf } from '../e2e/soak/memory';
 import { nonsense } from '../e2e/soak/nonsense';
 import * as sick from '../e2e/soak/sick';
 import now from '../e2e/now.cjs';
-import { CHROMIUM_FLAGS, chromiumPath, freePort, startServer } from './serve.cjs';
+import { CHROMIUM_FLAGS, chromiumPath, ownPort, startServer } from './serve.cjs';
 
 /**
  * npm run soak [-- part …] [--seed=n] [--scale=0.1]: an hour of what a shop should never see, on loopback
@@ -55,7 +55,7 @@ async function served<T>(
   work: (url: string, pid: number) => Promise<T>,
 ): Promise<T> {
   const { child, url } = await startServer({
-    port: await freePort(3720),
+    port: await ownPort(),
     db: path,
     env: { ...env, ...more },
   });

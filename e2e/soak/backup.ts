@@ -4,7 +4,7 @@ import { mkdirSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { seeded } from '@/core/numerics';
-import { freePort, startServer } from '../../scripts/serve.cjs';
+import { ownPort, startServer } from '../../scripts/serve.cjs';
 import { Asker, waiting } from './asking';
 import { Writer } from './writer';
 
@@ -50,7 +50,7 @@ export async function backupWhileWriting(db: string, folder: string, env: Record
   const backups = join(folder, 'backups');
   mkdirSync(backups);
   const { child, url } = await startServer({
-    port: await freePort(3770),
+    port: await ownPort(),
     db,
     env: { ...env, WAFFENRAD_BACKUPS: backups },
   });

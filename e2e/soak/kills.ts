@@ -1,5 +1,5 @@
 import { seeded } from '@/core/numerics';
-import { freePort, startServer } from '../../scripts/serve.cjs';
+import { ownPort, startServer } from '../../scripts/serve.cjs';
 import { Asker, waiting } from './asking';
 import { lookFor } from './look';
 import { Writer, type Entry } from './writer';
@@ -21,7 +21,7 @@ export async function kills(
   { times, seed, env }: { times: number; seed: number; env: Record<string, string> },
 ): Promise<Killed> {
   const random = seeded(seed);
-  const port = await freePort(3700);
+  const port = await ownPort();
   const writers: Writer[] = [];
   const acknowledged = () => writers.reduce((sum, writer) => sum + writer.acknowledged.length, 0);
   for (let i = 0; i < times; i++) {

@@ -14,7 +14,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { seeded } from '@/core/numerics';
 import type { JobSnapshot } from '@/core/job';
-import { freePort, SERVER, startServer } from '../../scripts/serve.cjs';
+import { freePort, ownPort, SERVER, startServer } from '../../scripts/serve.cjs';
 import { Asker, waiting } from './asking';
 import { lookFor } from './look';
 import { Writer } from './writer';
@@ -65,7 +65,7 @@ async function toldBy(url: string): Promise<Told> {
 
 /** Opened by a program that finds it so; told what it says. */
 async function opened(path: string, env: Ground['env']): Promise<Told> {
-  const { child, url } = await startServer({ port: await freePort(3750), db: path, env });
+  const { child, url } = await startServer({ port: await ownPort(), db: path, env });
   const told = await toldBy(url);
   await end(child);
   return told;
@@ -82,7 +82,7 @@ export async function newer(ground: Ground): Promise<Told & { readonly mended: T
   };
   const was = mark(9999);
   const { child, url } = await startServer({
-    port: await freePort(3750),
+    port: await ownPort(),
     db: path,
     env: ground.env,
   });
@@ -126,7 +126,7 @@ export async function readOnly(ground: Ground): Promise<Told | null> {
   // The file's owner stays; the program runs as one who may only read.
   chmodSync(ground.folder, 0o755);
   if (isRoot) chownSync(join(path, '..'), 0, 0);
-  const port = await freePort(3750);
+  const port = await ownPort();
   const child = spawn(process.execPath, [SERVER], {
     ...(isRoot ? { uid: nobody, gid: nobody } : {}),
     stdio: 'ignore',
@@ -158,7 +158,7 @@ export async function readOnly(ground: Ground): Promise<Told | null> {
 /** The disk has no room for more, then some again. */
 export async function full(ground: Ground) {
   const path = copyOf(ground);
-  const port = await freePort(3750);
+  const port = await ownPort();
   // A limit on the size of files stands for a disk that is full: writing beyond it fails.
   const blocks = Math.ceil(statSync(path).size / 1024) + 48;
   const child = spawn(
@@ -227,7 +227,7 @@ export async function twoServers(ground: Ground, seconds: number) {
   const path = copyOf(ground);
   const both = [];
   for (let n = 0; n < 2; n++)
-    both.push(await startServer({ port: await freePort(3750), db: path, env: ground.env }));
+    both.push(await startServer({ port: await ownPort(), db: path, env: ground.env }));
   const askers = both.map(({ url }, n) => new Asker(url, n + 2));
   const [{ jobId }] = (await askers[0]!.json<[{ jobId: string }]>('/api/v1/find?q=ilse'))!.body;
   const writers = askers.map((asker, n) => new Writer(asker, `two${n}`, n, seeded(n + 1), [jobId]));
@@ -258,7 +258,8 @@ export async function sideBySide(ground: Ground): Promise<readonly number[]> {
   const own = join(ground.folder, `side-${++copies}`);
   mkdirSync(own);
   const path = join(own, 'shop.sqlite');
-  const ports = [await freePort(3750), await freePort(3760)];
+  const first = await ownPort();
+  const ports = [first, await freePort(first + 1)];
   const both = await Promise.all(
     ports.map((port) => startServer({ port, db: path, env: ground.env })),
   );
@@ -284,7 +285,7 @@ export async function noShop(ground: Ground) {
 export async function gracefulEnd(ground: Ground) {
   const path = copyOf(ground);
   const { child, url } = await startServer({
-    port: await freePort(3750),
+    port: await ownPort(),
     db: path,
     env: ground.env,
   });
