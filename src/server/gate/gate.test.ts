@@ -91,6 +91,15 @@ test('half a sign in an address is refused before anything else, with the reason
   expect(asked).toBe(0);
 });
 
+test('somebody at a screen is told in words, not in JSON', async () => {
+  await open(says('yes'));
+  const answer = await ask('/jobs/%', { accept: 'text/html' });
+  expect(answer.status).toBe(400);
+  expect(answer.headers['content-type']).toBe('text/html; charset=utf-8');
+  expect(answer.body).toContain('<h1>This is no address</h1>');
+  expect(answer.body).toContain('Type the address again.');
+});
+
 test('every request is logged by its route, with status and duration, and nothing of a person', async () => {
   await open(async (incoming, response) => {
     await new Promise((done) => setTimeout(done, 30));

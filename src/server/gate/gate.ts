@@ -51,13 +51,32 @@ const tooMany = (seconds: number) =>
     retryAfterS: seconds,
   });
 
-function refuse(response: ServerResponse, problem: Problem, headers: Record<string, string> = {}) {
+const PLAIN_TEXT = /[&<>"]/g;
+const escaped = (text: string) => text.replace(PLAIN_TEXT, (sign) => `&#${sign.charCodeAt(0)};`);
+
+/** What somebody reads who typed the address, or opened one page too many. */
+const pageOf = ({ title, message }: Problem): string =>
+  `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
+<title>${escaped(title)}</title>
+<body style="margin:12vh auto;max-width:38rem;padding:0 1.5rem;background:#F5F1E8;color:#1E2A2F;font:18px/1.5 sans-serif">
+<h1>${escaped(title)}</h1><p>${escaped(message)}</p><p><a href="/" style="color:#0E5A60">Today</a></p></body></html>`;
+
+const wantsPage = (request: IncomingMessage) =>
+  String(request.headers.accept).includes('text/html');
+
+function refuse(
+  request: IncomingMessage,
+  response: ServerResponse,
+  problem: Problem,
+  headers: Record<string, string> = {},
+) {
+  const asPage = wantsPage(request);
   response.writeHead(problem.status, {
-    'content-type': 'application/problem+json',
+    'content-type': asPage ? 'text/html; charset=utf-8' : 'application/problem+json',
     'cache-control': 'no-store',
     ...headers,
   });
-  response.end(JSON.stringify(problem.body()));
+  response.end(asPage ? pageOf(problem) : JSON.stringify(problem.body()));
 }
 
 /** Answers on their way: how many, and a word when there are none any more. */
@@ -105,12 +124,12 @@ export function gate({ handler, log, nameOf, nowMs, limits }: GateOptions) {
 
   async function pass(request: IncomingMessage, response: ServerResponse) {
     const path = pathOf(request.url ?? '');
-    if (path === null) return refuse(response, notAnAddress());
+    if (path === null) return refuse(request, response, notAnAddress());
     if (!isShipped(path)) {
       const seconds = waits(request);
       if (seconds > 0)
-        return refuse(response, tooMany(seconds), { 'retry-after': String(seconds) });
-      if (tabletOf(request) === null && String(request.headers.accept).includes('text/html'))
+        return refuse(request, response, tooMany(seconds), { 'retry-after': String(seconds) });
+      if (tabletOf(request) === null && wantsPage(request))
         response.appendHeader(
           'set-cookie',
           `${TABLET}=${randomUUID()}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict`,
@@ -140,7 +159,7 @@ export function gate({ handler, log, nameOf, nowMs, limits }: GateOptions) {
     pass(request, response).catch((error: unknown) => {
       log.error({ route, error: error instanceof Error ? error.stack : String(error) }, 'fault');
       if (response.headersSent) response.destroy();
-      else refuse(response, new Problem(500, 'fault', 'Something broke here'));
+      else refuse(request, response, new Problem(500, 'fault', 'Something broke here'));
     });
   }
 

@@ -19,6 +19,8 @@ const folder = process.cwd();
 const STOP_WITHIN_MS = 10_000;
 /** A shop has some ten tablets with a few connections each. */
 const MOST_CONNECTIONS = 1000;
+/** Of one address, also where a proxy stands before the shop: who opens more shuts nobody else out. */
+const MOST_OF_AN_ADDRESS = 300;
 
 // The application is bundled apart: what it leaves for us hangs on the process.
 const held = globalThis as typeof globalThis & { waffenradClose?: () => Promise<void> };
@@ -44,6 +46,18 @@ async function main() {
   });
   const server = createServer(onRequest);
   server.maxConnections = MOST_CONNECTIONS;
+  const connections = new Map<string, number>();
+  server.on('connection', (socket) => {
+    const address = socket.remoteAddress ?? '';
+    const count = (connections.get(address) ?? 0) + 1;
+    if (count > MOST_OF_AN_ADDRESS) return socket.destroy();
+    connections.set(address, count);
+    socket.once('close', () => {
+      const left = (connections.get(address) ?? 1) - 1;
+      if (left > 0) connections.set(address, left);
+      else connections.delete(address);
+    });
+  });
   server.on('error', (error: NodeJS.ErrnoException) =>
     stop(
       error.code === 'EADDRINUSE'
