@@ -88,9 +88,9 @@ describe('commands', () => {
 });
 
 test('every request of the compute interface names its fields with their units', () => {
-  const unit = /(Mm|M|N|G|GPerMm|Mps|Deg|In|KgM3|Hpa|C|S|J|Pct)$/;
+  const unit = /(Mm|M|N|Nmm|G|GPerMm|Mps|Mrad|Deg|In|KgM3|KgMm2|Hpa|C|S|J|Pct)$/;
   const plain =
-    /^(readings|method|loopCounts|moduleStepsMm|maxTurns|turns|bow|setting|letOff|character|stringItems|dragCoefficient|air|humidity|clearance|hits|steps|id|station|archer|needs|start|changeCost|archerCallCost|trials|outcome|points|bowIds|speedCounts|marks|aspect|first|second|better|speedMps|camSystem|moves|twists|vaneCount|slots|name|required|items|priceCents|worth|conflicts|budgetCents|alternatives|shots|fitDrag|hand|school|history|kind|adjustment|amount)$/;
+    /^(readings|method|loopCounts|moduleStepsMm|maxTurns|turns|bow|setting|letOff|character|stringItems|dragCoefficient|air|humidity|clearance|hits|steps|id|station|archer|needs|start|changeCost|archerCallCost|trials|outcome|points|bowIds|speedCounts|marks|aspect|first|second|better|speedMps|camSystem|moves|twists|vaneCount|slots|name|required|items|priceCents|worth|conflicts|budgetCents|alternatives|shots|fitDrag|hand|school|history|kind|adjustment|amount|parts|at|from|to|hangs|behind|tip|tipHow|pitch|pitchHow|bare|centre|front|rear|mounts|bars|weights|most|samples|a|b|hopedPart)$/;
   const names = (schema: unknown): string[] => {
     const { properties = {}, items } = schema as { properties?: object; items?: unknown };
     return [

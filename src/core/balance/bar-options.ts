@@ -59,11 +59,7 @@ const radians = (degrees: number) => (degrees * Math.PI) / 180;
  *
  * @param hand of the bow for a rear bar; null for a front bar.
  */
-function barDirection(
-  downDeg: number,
-  sideDeg: number,
-  hand: 'right' | 'left' | null,
-): Place {
+function barDirection(downDeg: number, sideDeg: number, hand: 'right' | 'left' | null): Place {
   const [down, side] = [radians(downDeg), radians(sideDeg)];
   if (hand === null)
     return { forwardMm: mm(Math.cos(down)), upMm: mm(-Math.sin(down)), rightMm: mm(0) };
