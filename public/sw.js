@@ -110,10 +110,10 @@ async function warm(urls) {
       const response = await fetch(href, { headers: { accept: 'text/html' } });
       if (!isPage(response)) continue;
       const text = await response.clone().text();
-      await put(PAGES, MOST_PAGES, href, response);
-      // A page is of no use without what it is drawn and moved by.
+      // A page is of no use without what it is drawn and moved by: it is kept once all of that is here.
       for (const [path] of text.matchAll(/\/_next\/static\/[\w./~-]+\.(?:js|css)/g))
         if (!(await caches.match(path, { cacheName: FILES }))) await file(new Request(path));
+      await put(PAGES, MOST_PAGES, href, response);
     } catch {
       return;
     }
