@@ -29,6 +29,12 @@ const NAMES = [
   'sight-fit',
   'paper-tune',
   'group',
+  'balance',
+  'hang-centre',
+  'reaction',
+  'bar-choice',
+  'hold-trace',
+  'hold-compare',
   'route',
 ];
 
