@@ -1,7 +1,6 @@
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ownPort, startServer } from '../scripts/serve.cjs';
 import { NOW } from './now.cjs';
 import { TestShop } from './shop';
 import { visit } from './hands';
@@ -12,6 +11,7 @@ import { hostile } from './soak/hostile';
 import { kills } from './soak/kills';
 import { memoryEnv, memoryOf } from './soak/memory';
 import { nonsense } from './soak/nonsense';
+import { served } from './soak/served';
 import * as sick from './soak/sick';
 
 /** The short form of `npm run soak`: the same, for seconds instead of an hour. */
@@ -28,24 +28,11 @@ const shop = (name: string) => {
 };
 const ground = () => ({ db: process.env.WAFFENRAD_SEEDED!, folder, env });
 
-async function served<T>(
+const withShop = <T>(
   db: string,
   more: Record<string, string>,
   work: (url: string, pid: number) => Promise<T>,
-): Promise<T> {
-  const { child, url } = await startServer({
-    port: await ownPort(),
-    db,
-    env: { ...env, ...more },
-  });
-  try {
-    return await work(url, child.pid!);
-  } finally {
-    const gone = new Promise((done) => child.once('exit', done));
-    child.kill('SIGKILL');
-    await gone;
-  }
-}
+) => served(db, { ...env, ...more }, work);
 
 test('killed again and again, nothing acknowledged is lost or counted twice', async () => {
   const found = await kills(shop('kills'), { times: 4, seed: SEED, env });
@@ -55,7 +42,7 @@ test('killed again and again, nothing acknowledged is lost or counted twice', as
 
 test('a busy shop: nobody’s entry is lost, nobody is held up by the limits', async () => {
   const db = shop('crowd');
-  const found = await served(db, { WAFFENRAD_LIMITS: 'on' }, (url) =>
+  const found = await withShop(db, { WAFFENRAD_LIMITS: 'on' }, (url) =>
     crowd(url, db, { clients: 10, seconds: 4, seed: SEED, thinksMs: 150 }),
   );
   expect(found).toMatchObject({ lost: [], doubled: [], lostDays: [], wrong: [] });
@@ -64,7 +51,7 @@ test('a busy shop: nobody’s entry is lost, nobody is held up by the limits', a
 
 test('what nobody should send breaks nothing', async () => {
   const file = join(folder, 'memory.json');
-  const found = await served(shop('hostile'), memoryEnv(file), (url, pid) =>
+  const found = await withShop(shop('hostile'), memoryEnv(file), (url, pid) =>
     hostile(url, () => memoryOf(pid, file), { requests: 400, seed: SEED }),
   );
   expect(found.broken).toEqual([]);
@@ -73,7 +60,7 @@ test('what nobody should send breaks nothing', async () => {
 });
 
 test('one that asks without end is held up, another one is not', () =>
-  served(shop('flood'), { WAFFENRAD_LIMITS: 'on' }, async (url) => {
+  withShop(shop('flood'), { WAFFENRAD_LIMITS: 'on' }, async (url) => {
     const [flood, honest] = [new Asker(url, 2), new Asker(url, 3)];
     const headers = { cookie: 'waffenrad-tablet=00000000-0000-4000-8000-000000000001' };
     const statuses = await Promise.all(

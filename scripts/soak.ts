@@ -10,9 +10,10 @@ import { hostile } from '../e2e/soak/hostile';
 import { kills } from '../e2e/soak/kills';
 import { memoryEnv, memoryOf } from '../e2e/soak/memory';
 import { nonsense } from '../e2e/soak/nonsense';
+import { served } from '../e2e/soak/served';
 import * as sick from '../e2e/soak/sick';
 import now from '../e2e/now.cjs';
-import { CHROMIUM_FLAGS, chromiumPath, ownPort, startServer } from './serve.cjs';
+import { CHROMIUM_FLAGS, chromiumPath } from './serve.cjs';
 
 /**
  * npm run soak [-- part …] [--seed=n] [--scale=0.1]: an hour of what a shop should never see, on loopback
@@ -49,24 +50,11 @@ const none = (name: string, list: readonly unknown[]) => {
   for (const one of list.slice(0, 8)) say('', typeof one === 'string' ? one : JSON.stringify(one));
 };
 
-async function served<T>(
-  path: string,
+const withShop = <T>(
+  db: string,
   more: Record<string, string>,
   work: (url: string, pid: number) => Promise<T>,
-): Promise<T> {
-  const { child, url } = await startServer({
-    port: await ownPort(),
-    db: path,
-    env: { ...env, ...more },
-  });
-  try {
-    return await work(url, child.pid!);
-  } finally {
-    const gone = new Promise((done) => child.once('exit', done));
-    child.kill('SIGKILL');
-    await gone;
-  }
-}
+) => served(db, { ...env, ...more }, work);
 
 const PARTS: Readonly<Record<string, () => Promise<void>>> = {
   async kills() {
@@ -79,7 +67,7 @@ const PARTS: Readonly<Record<string, () => Promise<void>>> = {
   },
   async crowd() {
     const path = copy('crowd');
-    const found = await served(path, { WAFFENRAD_LIMITS: 'on' }, (url) =>
+    const found = await withShop(path, { WAFFENRAD_LIMITS: 'on' }, (url) =>
       crowd(url, path, { clients: 20, seconds: of(600), seed }),
     );
     say('requests', found.requests);
@@ -95,7 +83,7 @@ const PARTS: Readonly<Record<string, () => Promise<void>>> = {
   },
   async hostile() {
     const file = join(folder, 'memory.json');
-    const found = await served(copy('hostile'), memoryEnv(file), (url, pid) =>
+    const found = await withShop(copy('hostile'), memoryEnv(file), (url, pid) =>
       hostile(url, () => memoryOf(pid, file), { requests: of(20_000), seed }),
     );
     say('sent', found.sent);
@@ -114,7 +102,7 @@ const PARTS: Readonly<Record<string, () => Promise<void>>> = {
     say('of the whole process', `${before.processMb.toFixed(0)}, ${after.processMb.toFixed(0)} MB`);
   },
   async nonsense() {
-    await served(copy('nonsense'), {}, async (url) => {
+    await withShop(copy('nonsense'), {}, async (url) => {
       const asker = new Asker(url);
       const found = await nonsense(asker, { commands: of(500), seed });
       asker.close();

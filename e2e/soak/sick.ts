@@ -116,26 +116,23 @@ export async function foreign(
   return { ...told, tables };
 }
 
-/** Somebody else’s by the rights of the system; null where this cannot be tried: the user may do anything. */
-export async function readOnly(ground: Ground): Promise<Told | null> {
-  const path = copyOf(ground);
-  const nobody = 65_534;
-  const isRoot = process.getuid?.() === 0;
-  chmodSync(path, 0o444);
-  chmodSync(join(path, '..'), 0o555);
-  // The file's owner stays; the program runs as one who may only read.
-  chmodSync(ground.folder, 0o755);
-  if (isRoot) chownSync(join(path, '..'), 0, 0);
+/** The program begun by another command than usual; null where it does not answer within ten seconds. */
+async function begun(
+  path: string,
+  { env }: Ground,
+  [command, ...args]: readonly [string, ...string[]],
+  as: { readonly uid?: number; readonly gid?: number } = {},
+) {
   const port = await ownPort();
-  const child = spawn(process.execPath, [SERVER], {
-    ...(isRoot ? { uid: nobody, gid: nobody } : {}),
+  const child = spawn(command, args, {
+    ...as,
     stdio: 'ignore',
     env: {
       ...process.env,
       WAFFENRAD_BACKUPS: 'off',
       WAFFENRAD_LOG: 'silent',
       NODE_ENV: 'production',
-      ...ground.env,
+      ...env,
       WAFFENRAD_DB: path,
       HOST: '127.0.0.1',
       PORT: String(port),
@@ -149,8 +146,29 @@ export async function readOnly(ground: Ground): Promise<Told | null> {
     if (!up) await waiting(100);
   }
   asker.close();
-  const told = up ? await toldBy(url) : null;
+  if (up) return { child, url, port };
   await end(child, 'SIGKILL');
+  return null;
+}
+
+/** Somebody else’s by the rights of the system; null where this cannot be tried: the user may do anything. */
+export async function readOnly(ground: Ground): Promise<Told | null> {
+  const path = copyOf(ground);
+  const nobody = 65_534;
+  const isRoot = process.getuid?.() === 0;
+  chmodSync(path, 0o444);
+  chmodSync(join(path, '..'), 0o555);
+  // The file's owner stays; the program runs as one who may only read.
+  chmodSync(ground.folder, 0o755);
+  if (isRoot) chownSync(join(path, '..'), 0, 0);
+  const server = await begun(
+    path,
+    ground,
+    [process.execPath, SERVER],
+    isRoot ? { uid: nobody, gid: nobody } : {},
+  );
+  const told = server && (await toldBy(server.url));
+  if (server) await end(server.child, 'SIGKILL');
   chmodSync(join(path, '..'), 0o755);
   return told;
 }
@@ -158,29 +176,13 @@ export async function readOnly(ground: Ground): Promise<Told | null> {
 /** The disk has no room for more, then some again. */
 export async function full(ground: Ground) {
   const path = copyOf(ground);
-  const port = await ownPort();
   // A limit on the size of files stands for a disk that is full: writing beyond it fails.
   const blocks = Math.ceil(statSync(path).size / 1024) + 48;
-  const child = spawn(
-    'bash',
-    ['-c', `ulimit -f ${blocks}; exec "$0" "$1"`, process.execPath, SERVER],
-    {
-      stdio: 'ignore',
-      env: {
-        ...process.env,
-        WAFFENRAD_BACKUPS: 'off',
-        WAFFENRAD_LOG: 'silent',
-        NODE_ENV: 'production',
-        ...ground.env,
-        WAFFENRAD_DB: path,
-        HOST: '127.0.0.1',
-        PORT: String(port),
-      },
-    },
-  );
-  const url = `http://127.0.0.1:${port}`;
+  const limited = `ulimit -f ${blocks}; exec "$0" "$1"`;
+  const server = await begun(path, ground, ['bash', '-c', limited, process.execPath, SERVER]);
+  if (!server) throw new Error('The server on a small disk did not begin');
+  const { child, url, port } = server;
   const asker = new Asker(url);
-  while ((await asker.ask('/icon.svg')) === null) await waiting(50);
   const kinds = new Set<string>();
   const kept: string[] = [];
   // Notes grow until there is no room: each entry is kept whole or refused whole.
