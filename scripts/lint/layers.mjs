@@ -11,7 +11,7 @@ export const CORE = [
   ['arrow', 'fit', 'tuning', 'balance', 'hold'],
   ['kit'],
   ['setup'],
-  ['ripple'],
+  ['ripple', 'steady'],
   ['bench'],
   ['route', 'calendar'],
   ['job'],

@@ -5,6 +5,7 @@ import { STAGES } from '@/core/setup';
 import type { Mm } from '@/core/units';
 import { command, LANE_COMMANDS, NullOr, OneOf, strict, Text } from './lane-commands';
 import { SomeSchools } from './shop';
+import { STEADY_COMMANDS } from './steady-commands';
 
 /** A shop plans in this century; another year is a slip of the finger. */
 const Day = { type: 'string', format: 'date', pattern: '^20' };
@@ -92,6 +93,17 @@ const ReadingEntry = Type.Object(
   strict,
 );
 
+/** A bar the archer owns and no catalogue knows. */
+const OwnBar = Type.Object(
+  {
+    side: OneOf('front', 'rear'),
+    name: Name(60),
+    lengthMm: Type.Number({ minimum: 40, maximum: 1200 }),
+    massG: Type.Number({ minimum: 10, maximum: 1500 }),
+  },
+  strict,
+);
+
 export const Command = Type.Union([
   command('setAnswers', {
     archer: Type.Optional(Type.Partial(ArcherAnswers, strict)),
@@ -105,6 +117,7 @@ export const Command = Type.Union([
     instead: Type.Optional(Type.Array(Type.Integer({ minimum: 1 }), { maxItems: 10 })),
   }),
   ...LANE_COMMANDS,
+  ...STEADY_COMMANDS,
   command('startDrawOff', {
     bowIds: Type.Array(Id, { minItems: 2, maxItems: 5, uniqueItems: true }),
   }),
@@ -175,6 +188,8 @@ export const Command = Type.Union([
           without: Type.Array(Text(60), { maxItems: 100, uniqueItems: true }),
           extra: Type.Array(Slot, { maxItems: 20, uniqueItems: true }),
           massLimitG: NullOr<number>({ type: 'number', minimum: 500, maximum: 10_000 }),
+          barLimitMm: NullOr<number>({ type: 'number', minimum: 100, maximum: 1500 }),
+          ownBars: Type.Array(OwnBar, { maxItems: 6 }),
         },
         strict,
       ),

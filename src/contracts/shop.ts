@@ -119,6 +119,8 @@ export const ShopRequest = Type.Object(
       {
         thirdAxisPastM: Type.Unsafe<Metre>({ type: 'number', minimum: 10, maximum: 150 }),
         overhangMm: Type.Unsafe<Mm>({ type: 'number', minimum: 5, maximum: 100 }),
+        usualFrontBarMm: Type.Unsafe<Mm>({ type: 'number', minimum: 50, maximum: 1000 }),
+        usualRearBarMm: Type.Unsafe<Mm>({ type: 'number', minimum: 50, maximum: 1000 }),
         weights: Type.Unsafe<Partial<Record<SlotId, number>>>({
           type: 'object',
           propertyNames: { enum: SLOTS.map(({ id }) => id) },

@@ -103,7 +103,13 @@ const JOB: Job = {
   skipped: ['light'],
   drawOff: { bowIds: ['x', 'y'], speedCounts: true, marks: [] },
   arrows: { builds: [], massesG: [24.5, 24.6], restAheadMm: -12.5 },
-  kitWishes: { without: ['rest-x'], extra: ['sling'], massLimitG: 2500.5 },
+  kitWishes: {
+    without: ['rest-x'],
+    extra: ['sling'],
+    massLimitG: 2500.5,
+    barLimitMm: 300.5,
+    ownBars: [{ side: 'rear', name: 'Eigen', lengthMm: 203.2, massG: 151.5 }],
+  },
   moduleStepMm: 698.5,
   moduleReason: 'so',
   peakTargetN: 200.5,
@@ -257,6 +263,11 @@ describe('rows and records', () => {
     maxTurns: null,
     centreShotMm: null,
     quiverMounts: [],
+    barThreads: [{ spot: 'rear', at: { forwardMm: 4, upMm: -150.5, rightMm: 0 } }] as never,
+    centre: { forwardMm: 20.5, upMm: -3, rightMm: 1 } as never,
+    yawInertiaKgMm2: 8100.5 as never,
+    pitchInertiaKgMm2: 80_500 as never,
+    balanceFrom: 'measured',
   });
   const reading: NewReading & { seq: number } = {
     seq: 5,

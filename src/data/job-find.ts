@@ -20,11 +20,30 @@ const LOOKED_AT = 300;
 
 const quoted = (text: string) => `"${text.replaceAll('"', '""')}"`;
 
-/** Three letters at a time, with the blanks around the word, so that its beginning and end count. */
-const trigrams = (word: string) => {
-  const letters = [...` ${word} `];
-  return letters.slice(2).map((_, i) => quoted(letters.slice(i, i + 3).join('')));
-};
+/** What names are parted by. */
+const EDGES = [' ', '-', '’', "'"];
+
+/**
+ * Parts of a word of which one at least stands unchanged in whatever is so many letters off: one more than
+ * there may be slips (the pigeonhole principle; Wu and Manber, *Fast text searching allowing errors*, 1992).
+ * Its beginning and its end count as a letter, so that each part has the three the index needs.
+ */
+function parts(word: string): string[] {
+  const letters = [...word];
+  const count = slips(word) + 1;
+  const size = (letters.length + 2) / count;
+  const edge = (i: number) => Math.round(i * size);
+  return Array.from({ length: count }, (_, i) => {
+    const part = letters.slice(Math.max(0, edge(i) - 1), edge(i + 1) - 1).join('');
+    return i === 0
+      ? EDGES.map((before) => before + part)
+      : i === count - 1
+        ? EDGES.map((after) => part + after)
+        : [part];
+  })
+    .flat()
+    .map(quoted);
+}
 
 /** A word as it stands somewhere; of two letters as one begins with them. */
 const standing = (word: string) => quoted([...word].length < 3 ? ` ${word}` : word);
@@ -68,7 +87,7 @@ export function findJobs(db: Db, query: string, most: number): JobFound[] {
   if (long.length === 0) return best(openRows(db), words, most);
   const exact = rows(db, words.map(standing).join(' AND '), 'rowid DESC');
   const loosely = words.map((word) =>
-    slips(word) === 0 ? standing(word) : `(${trigrams(word).join(' OR ')})`,
+    slips(word) === 0 ? standing(word) : `(${parts(word).join(' OR ')})`,
   );
   const close =
     exact.length === 0 && words.some((word) => slips(word) > 0)

@@ -27,8 +27,13 @@ export function shopSettings(db: Db): Shop {
     string | undefined;
   if (!row) return NEW_SHOP;
   const kept = JSON.parse(row) as Shop;
-  // A school that came later is the usual one until somebody chooses.
-  return { ...NEW_SHOP, ...kept, schools: { ...USUAL_SCHOOLS, ...kept.schools } };
+  // A school or a line that came later is the usual one until somebody chooses.
+  return {
+    ...NEW_SHOP,
+    ...kept,
+    kit: { ...NEW_SHOP.kit, ...kept.kit },
+    schools: { ...USUAL_SCHOOLS, ...kept.schools },
+  };
 }
 
 export const saveShopSettings = (db: Db, shop: Shop) =>

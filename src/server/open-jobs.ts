@@ -7,6 +7,7 @@ import { shopSettings } from '@/data/settings';
 import { touchedTimes } from '@/data/touched';
 import { shopDay } from './clock';
 import { loadSnapshot } from './load-snapshot';
+import { othersFirst } from './others-first';
 
 /** What an earlier version took for an instant and no clock can read. */
 function checkInstants({ job }: JobSnapshot): void {
@@ -56,7 +57,7 @@ export async function openJobs(from: Db): Promise<OpenJobs> {
   let shared = sharedGround(from);
   for (const head of openHeads(from)) {
     if (performance.now() - began > SLICE_MS) {
-      await new Promise((resolve) => setImmediate(resolve));
+      await othersFirst();
       began = performance.now();
     }
     read(head, shared);

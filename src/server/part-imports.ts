@@ -20,6 +20,7 @@ import {
 import { now, nowIso } from './clock';
 import { heavy } from './heavy';
 import { listOfSupplier, lookAtImport } from './part-looks';
+import { othersFirst } from './others-first';
 import { invalid, notFound, Problem } from './problem';
 
 const DAY_MS = 86_400_000;
@@ -29,8 +30,6 @@ const MOST_A_PIECE = 500;
 const MOST_ROWS = 100_000;
 /** Files put aside at once in the whole shop; older ones are forgotten. */
 const FILES_KEPT = 6;
-
-const servingOthers = () => new Promise<void>((resolve) => setImmediate(resolve));
 
 const checkRows = checker(
   Type.Object(
@@ -140,7 +139,7 @@ async function finishTaking(importId: string, on: Db): Promise<{ taken: number }
   for (;;) {
     const count = slice.immediate();
     if (count !== null) return { taken: count };
-    await servingOthers();
+    await othersFirst();
   }
 }
 
@@ -157,7 +156,7 @@ export async function dropImport(importId: string, on: Db = db()): Promise<{ dro
     const some = slice.immediate();
     dropped += some;
     if (some < SLICE) return { dropped };
-    await servingOthers();
+    await othersFirst();
   }
 }
 
@@ -175,7 +174,7 @@ export async function fetchSupplierList(body: unknown, on: Db = db()): Promise<I
   for (let at = 0; at < list.length; at += SLICE) {
     const slice = list.slice(at, at + SLICE);
     on.transaction(() => stageParts(on, importId, slice, nowIso())).immediate();
-    await servingOthers();
+    await othersFirst();
   }
   return lookedAt(importId, 0, on);
 }

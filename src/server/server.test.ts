@@ -252,7 +252,13 @@ describe('with a shop', () => {
       loopCounts: true,
       people: ['A'],
       units: TRADE_UNITS,
-      kit: { thirdAxisPastM: metre(50), overhangMm: mm(20), weights: { sight: 12 } },
+      kit: {
+        thirdAxisPastM: metre(50),
+        overhangMm: mm(20),
+        usualFrontBarMm: mm(305),
+        usualRearBarMm: mm(152),
+        weights: { sight: 12 },
+      },
       quote: { taxPct: 20, depositPct: 25, validDays: 10, hourCents: 4500 },
       schools: { ...USUAL_SCHOOLS, centreShot: 'eye', thirdAxis: 'shotIn' },
       steps: {

@@ -30,6 +30,7 @@ import { backupWarning } from './backups';
 import { viewOf } from './calendar';
 import { now, shopDay, shopInstant, shopMinutes } from './clock';
 import { openJobs, type ReadJob } from './open-jobs';
+import { othersFirst } from './others-first';
 
 /** Delivered bows shown among the tickets; the others stand on a page of their own. */
 const DELIVERED_SHOWN = 6;
@@ -45,6 +46,7 @@ export async function todayView(from: Db = db()): Promise<TodayView> {
   const day = shopDay(shop.timeZone);
   const minutesNow = shopMinutes(shop.timeZone, now());
   const calendar = await viewOf(from, open.jobs);
+  await othersFirst();
   const late = new Map(calendar.plan.late.map((entry) => [entry.jobId, entry]));
   const tickets = open.jobs.map((job) =>
     ticketOf(job, day, lateWords(late.get(job.snapshot.job.id), day)),

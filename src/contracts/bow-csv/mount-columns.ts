@@ -1,5 +1,6 @@
 import { money, oneOf, optional, plainNumber, several, textOrEmpty, yesNo } from '../csv';
 
+import { BALANCE_COLUMNS } from './balance-columns';
 import { asList, asNull, column, inch, type BowColumn } from './column';
 
 /** What can be mounted on it and where, what the shop has of it and asks for it. */
@@ -91,6 +92,7 @@ export const MOUNT_COLUMNS: readonly BowColumn[] = [
     'hole',
     false,
   ),
+  ...BALANCE_COLUMNS,
   column('price_eur', 'priceCents', 'Price, €', money(20_000), 'Price of the bare bow', '899'),
   column(
     'stock',

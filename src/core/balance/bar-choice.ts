@@ -1,7 +1,13 @@
 import { answered, refused, type Outcome } from '../outcome';
 import { gram, kgMm2, newtonMm, type Degree, type Gram, type KgMm2, type NewtonMm } from '../units';
-import { Frontier, type FrontierPoint } from './frontier';
-import { optionsOf, type BarPlace, type BarSide, type SideOption } from './bar-options';
+import { Frontier } from './frontier';
+import {
+  optionsOf,
+  type BarPlace,
+  type MountedBar,
+  type SideOption,
+  type SideStock,
+} from './bar-options';
 import { massProperties } from './mass-properties';
 import type { Place } from './types';
 
@@ -15,8 +21,8 @@ export interface BarChoiceInput {
     readonly yawInertiaKgMm2: KgMm2;
     readonly pitchInertiaKgMm2: KgMm2;
   };
-  readonly front: BarSide;
-  readonly rear: Omit<BarSide, 'mounts'> & {
+  readonly front: SideStock;
+  readonly rear: Omit<SideStock, 'mounts'> & {
     readonly mounts: readonly (BarPlace & SideAngles)[];
   };
   readonly pitchBandNmm: readonly [low: number, high: number];
@@ -24,17 +30,15 @@ export interface BarChoiceInput {
   /** The neutral roll torque; 0 where none was learned. */
   readonly rollTargetNmm?: number;
   readonly massLimitG: Gram;
+  /** How many there are of an end weight, over both sides; without it what each side takes. */
+  readonly weightStock?: Readonly<Record<string, number>>;
 }
 interface SideAngles {
   readonly sideDeg: readonly Degree[];
 }
 
-/** A bar as it is mounted; `weight` null where it carries none. */
-type MountedBar = NonNullable<SideOption['bar']>;
-
-interface BarChoice {
-  /** `nearest` where nothing in stock meets what is asked. */
-  readonly status: 'met' | 'nearest';
+/** Both bars, and what the bow is like with them. */
+export interface BarPair {
   readonly front: MountedBar | null;
   readonly rear: MountedBar | null;
   readonly massG: Gram;
@@ -42,8 +46,19 @@ interface BarChoice {
   readonly pitchTorqueNmm: NewtonMm;
   readonly yawInertiaKgMm2: KgMm2;
   readonly pitchInertiaKgMm2: KgMm2;
+}
+
+/** A point of the frontier, with the bars that make it. */
+export interface BarFrontierPoint extends BarPair {
+  /** Yaw and pitch together. */
+  readonly inertiaKgMm2: KgMm2;
+}
+
+export interface BarChoice extends BarPair {
+  /** `nearest` where nothing in stock meets what is asked. */
+  readonly status: 'met' | 'nearest';
   /** Of all that is allowed, the most inertia for each mass; only when something is. */
-  readonly frontier?: readonly FrontierPoint[];
+  readonly frontier?: readonly BarFrontierPoint[];
   /** By how much roll and pitch together are over; only when nothing is allowed. */
   readonly overNmm?: NewtonMm;
   /** Pairs of front and rear there were, and those looked at one by one. */
@@ -96,7 +111,7 @@ export function barChoice(input: BarChoiceInput): Outcome<BarChoice> {
     pitch: own.pitchTorqueNmm as number,
     inertia: bare.yawInertiaKgMm2 + bare.pitchInertiaKgMm2,
   };
-  const search = new PairSearch(start, fronts, rears);
+  const search = new PairSearch(start, fronts, rears, input.weightStock ?? {});
   const rollBand = [
     rollTargetNmm - rollToleranceNmm - ROUNDING,
     rollTargetNmm + rollToleranceNmm + ROUNDING,
@@ -104,9 +119,7 @@ export function barChoice(input: BarChoiceInput): Outcome<BarChoice> {
   const pitchBand = [low - ROUNDING, high + ROUNDING] as const;
   const met = search.best(rollBand, pitchBand, massLimitG + ROUNDING);
   const found = met ?? search.nearest(rollTargetNmm, rollToleranceNmm, [low, high], massLimitG);
-  const { front, rear } = found;
-  return answered({
-    status: met ? 'met' : 'nearest',
+  const pair = ({ front, rear }: Pair): BarPair => ({
     front: front.bar,
     rear: rear.bar,
     massG: gram(start.massG + front.massG + rear.massG),
@@ -114,7 +127,18 @@ export function barChoice(input: BarChoiceInput): Outcome<BarChoice> {
     pitchTorqueNmm: newtonMm(start.pitch + front.pitch + rear.pitch),
     yawInertiaKgMm2: kgMm2(bare.yawInertiaKgMm2 + front.yaw + rear.yaw),
     pitchInertiaKgMm2: kgMm2(bare.pitchInertiaKgMm2 + front.pitchInertia + rear.pitchInertia),
-    ...(met ? { frontier: met.frontier } : {}),
+  });
+  return answered({
+    status: met ? 'met' : 'nearest',
+    ...pair(found),
+    ...(met
+      ? {
+          frontier: met.frontier.map((point) => ({
+            ...pair(point),
+            inertiaKgMm2: point.inertiaKgMm2,
+          })),
+        }
+      : {}),
     ...('over' in found ? { overNmm: newtonMm(found.over) } : {}),
     combinations: fronts.length * rears.length,
     lookedAt: search.lookedAt,
@@ -143,17 +167,33 @@ class PairSearch {
   private readonly pitch: Float64Array;
   private readonly mass: Float64Array;
   private readonly inertia: Float64Array;
+  /** Which end weight a rear carries, −1 for none, and how many. */
+  private readonly weight: Int32Array;
+  private readonly count: Int32Array;
+  private readonly names: readonly string[];
+  private readonly most: readonly number[];
 
   constructor(
     private readonly start: Sums,
     private readonly fronts: readonly SideOption[],
     rears: readonly SideOption[],
+    stock: Readonly<Record<string, number>>,
   ) {
+    this.names = Object.keys(stock);
+    this.most = Object.values(stock);
     this.rears = [...rears].sort((a, b) => a.roll - b.roll);
     this.roll = Float64Array.from(this.rears, ({ roll }) => roll);
     this.pitch = Float64Array.from(this.rears, ({ pitch }) => pitch);
     this.mass = Float64Array.from(this.rears, ({ massG }) => massG);
     this.inertia = Float64Array.from(this.rears, ({ inertia }) => inertia);
+    this.weight = Int32Array.from(this.rears, ({ bar }) => this.names.indexOf(bar?.weight ?? ''));
+    this.count = Int32Array.from(this.rears, ({ bar }) => bar?.count ?? 0);
+  }
+
+  /** Of the end weight a front carries: which it is, and how many are left for the rear. */
+  private leftOf({ bar }: SideOption): readonly [weight: number, left: number] {
+    const weight = this.names.indexOf(bar?.weight ?? '');
+    return [weight, weight < 0 ? 0 : this.most[weight]! - bar!.count];
   }
 
   /** The first rear that rolls at least so much. */
@@ -168,8 +208,8 @@ class PairSearch {
   }
 
   best(rollBand: Band, pitchBand: Band, massLimit: number) {
-    const { start, roll, pitch, mass, inertia } = this;
-    const frontier = new Frontier();
+    const { start, roll, pitch, mass, inertia, weight, count } = this;
+    const frontier = new Frontier<Pair>();
     let [bestInertia, bestMass] = [Number.NEGATIVE_INFINITY, 0];
     let [bestFront, bestRear] = [-1, -1];
     this.fronts.forEach((front, f) => {
@@ -181,14 +221,16 @@ class PairSearch {
       const massOf = start.massG + front.massG;
       const inertiaOf = start.inertia + front.inertia;
       const most = rollBand[1] - rollOf;
+      const [same, left] = this.leftOf(front);
       for (let r = this.from(rollBand[0] - rollOf); r < roll.length && roll[r]! <= most; r++) {
         this.lookedAt++;
         const pitched = pitch[r]!;
         if (pitched < low || pitched > high) continue;
         const massG = massOf + mass[r]!;
         if (massG > massLimit) continue;
+        if (same >= 0 && weight[r] === same && count[r]! > left) continue;
         const sum = inertiaOf + inertia[r]!;
-        if (!frontier.offer(massG, sum)) continue;
+        if (!frontier.offer(massG, sum, () => ({ front, rear: this.rears[r]! }))) continue;
         const isMore = sum > bestInertia + ROUNDING * sum;
         const isSame = !isMore && sum > bestInertia - ROUNDING * sum;
         if (isMore || (isSame && massG < bestMass - ROUNDING)) {
@@ -212,15 +254,17 @@ class PairSearch {
     band: Band,
     massLimit: number,
   ): Pair & { over: number } {
-    const { start, roll, pitch, mass, inertia } = this;
+    const { start, roll, pitch, mass, inertia, weight, count } = this;
     let [least, most] = [Number.POSITIVE_INFINITY, 0];
     let [bestFront, bestRear] = [0, 0];
     this.fronts.forEach((front, f) => {
       const rollOf = start.roll + front.roll - target;
       const pitchOf = start.pitch + front.pitch;
       const massLeft = massLimit + ROUNDING - start.massG - front.massG;
+      const [same, left] = this.leftOf(front);
       for (let r = 0; r < roll.length; r++) {
         if (mass[r]! > massLeft) continue;
+        if (same >= 0 && weight[r] === same && count[r]! > left) continue;
         this.lookedAt++;
         const pitched = pitchOf + pitch[r]!;
         const over =

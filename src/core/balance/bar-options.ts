@@ -6,30 +6,52 @@ import type { Place } from './types';
 export interface BarPlace {
   readonly id: string;
   readonly at: Place;
+  /** Of what holds the bar there, in that place; nothing for a thread of the riser. */
+  readonly massG?: Gram;
   /** Below the horizontal. */
   readonly downDeg: readonly Degree[];
   /** Away from the bow’s plane; a front bar has none. */
   readonly sideDeg?: readonly Degree[];
+  /** Bars its thread takes; every one where left out. */
+  readonly takes?: readonly string[];
 }
 
-export interface BarSide {
+/** An end weight, up to so many of it on one bar. */
+export interface WeightStock {
+  readonly id: string;
+  readonly massG: Gram;
+  readonly most: number;
+}
+
+interface BarStock {
+  readonly id: string;
+  readonly lengthMm: Mm;
+  readonly massG: Gram;
+  /** End weights its thread takes; those of its side where left out. */
+  readonly weights?: readonly WeightStock[];
+}
+
+export interface SideStock {
   readonly mounts: readonly BarPlace[];
-  readonly bars: readonly { readonly id: string; readonly lengthMm: Mm; readonly massG: Gram }[];
-  /** End weights: one kind on a bar, up to so many of it. */
-  readonly weights: readonly { readonly id: string; readonly massG: Gram; readonly most: number }[];
+  readonly bars: readonly BarStock[];
+  /** One kind on a bar. */
+  readonly weights: readonly WeightStock[];
+}
+
+/** A bar as it is mounted; `weight` null where it carries none. */
+export interface MountedBar {
+  readonly mount: string;
+  readonly bar: string;
+  readonly downDeg: Degree;
+  readonly sideDeg?: Degree;
+  readonly weight: string | null;
+  readonly count: number;
 }
 
 /** One way to fill a side, with what it adds to the bow. */
 export interface SideOption {
   /** Null for the side left empty. */
-  readonly bar: {
-    readonly mount: string;
-    readonly bar: string;
-    readonly downDeg: Degree;
-    readonly sideDeg?: Degree;
-    readonly weight: string | null;
-    readonly count: number;
-  } | null;
+  readonly bar: MountedBar | null;
   readonly massG: number;
   readonly roll: number;
   readonly pitch: number;
@@ -59,7 +81,11 @@ const radians = (degrees: number) => (degrees * Math.PI) / 180;
  *
  * @param hand of the bow for a rear bar; null for a front bar.
  */
-function barDirection(downDeg: number, sideDeg: number, hand: 'right' | 'left' | null): Place {
+export function barDirection(
+  downDeg: number,
+  sideDeg: number,
+  hand: 'right' | 'left' | null,
+): Place {
   const [down, side] = [radians(downDeg), radians(sideDeg)];
   if (hand === null)
     return { forwardMm: mm(Math.cos(down)), upMm: mm(-Math.sin(down)), rightMm: mm(0) };
@@ -72,40 +98,48 @@ function barDirection(downDeg: number, sideDeg: number, hand: 'right' | 'left' |
 }
 
 /** The end of a bar that begins at a place and points in a direction. */
-const barEnd = (at: Place, direction: Place, lengthMm: number): Place => ({
+export const barEnd = (at: Place, direction: Place, lengthMm: number): Place => ({
   forwardMm: mm(at.forwardMm + direction.forwardMm * lengthMm),
   upMm: mm(at.upMm + direction.upMm * lengthMm),
   rightMm: mm(at.rightMm + direction.rightMm * lengthMm),
 });
+
+/** Every number of every end weight, none first. */
+const loadsOf = (weights: readonly WeightStock[]) => [
+  { id: null, massG: 0, count: 0 },
+  ...weights.flatMap(({ id, massG, most }) =>
+    Array.from({ length: most }, (_, i) => ({ id, massG: massG * (i + 1), count: i + 1 })),
+  ),
+];
 
 /**
  * Every way to fill a side, the empty one first.
  *
  * @returns null where there are more than 200,000.
  */
-export function optionsOf(side: BarSide, hand: 'right' | 'left' | null): SideOption[] | null {
-  const loads = [
-    { id: null, massG: 0, count: 0 },
-    ...side.weights.flatMap(({ id, massG, most }) =>
-      Array.from({ length: most }, (_, i) => ({ id, massG: massG * (i + 1), count: i + 1 })),
-    ),
-  ];
+export function optionsOf(side: SideStock, hand: 'right' | 'left' | null): SideOption[] | null {
   const ways = side.mounts.reduce(
     (sum, { downDeg, sideDeg }) => sum + downDeg.length * (sideDeg?.length ?? 1),
     0,
   );
-  if (ways * side.bars.length * loads.length >= MOST) return null;
+  const bars = side.bars.map((bar) => ({ ...bar, loads: loadsOf(bar.weights ?? side.weights) }));
+  if (ways * bars.reduce((sum, { loads }) => sum + loads.length, 0) >= MOST) return null;
   const options: SideOption[] = [EMPTY];
   for (const mount of side.mounts)
     for (const downDeg of mount.downDeg)
       for (const sideDeg of hand === null ? [degree(0)] : (mount.sideDeg ?? [degree(0)])) {
         const direction = barDirection(downDeg, sideDeg, hand);
-        for (const bar of side.bars) {
+        for (const bar of bars) {
+          if (mount.takes && !mount.takes.includes(bar.id)) continue;
           const end = barEnd(mount.at, direction, bar.lengthMm);
-          const rod = massProperties([{ name: bar.id, massG: bar.massG, from: mount.at, to: end }]);
+          const held = mount.massG ?? 0;
+          const rod = massProperties([
+            { name: bar.id, massG: bar.massG, from: mount.at, to: end },
+            ...(held > 0 ? [{ name: mount.id, massG: gram(held), at: mount.at }] : []),
+          ]);
           // A gram at the end of the bar: end weights are so many of it.
           const tip = massProperties([{ name: 'weights', massG: gram(1), at: end }]);
-          for (const load of loads) {
+          for (const load of bar.loads) {
             const yaw = rod.yawInertiaKgMm2 + load.massG * tip.yawInertiaKgMm2;
             const pitchInertia = rod.pitchInertiaKgMm2 + load.massG * tip.pitchInertiaKgMm2;
             options.push({
@@ -117,7 +151,7 @@ export function optionsOf(side: BarSide, hand: 'right' | 'left' | null): SideOpt
                 weight: load.id,
                 count: load.count,
               },
-              massG: bar.massG + load.massG,
+              massG: bar.massG + held + load.massG,
               roll: rod.rollTorqueNmm + load.massG * tip.rollTorqueNmm,
               pitch: rod.pitchTorqueNmm + load.massG * tip.pitchTorqueNmm,
               yaw,

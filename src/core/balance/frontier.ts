@@ -1,6 +1,6 @@
 import { gram, kgMm2, type Gram, type KgMm2 } from '../units';
 
-export interface FrontierPoint {
+interface FrontierPoint {
   readonly massG: Gram;
   readonly inertiaKgMm2: KgMm2;
 }
@@ -10,13 +10,14 @@ const SAME_G = 1e-7;
 const SAME_PART = 1e-10;
 
 /** The most inertia for each mass: no point of it has as much inertia as another for more mass. */
-export class Frontier {
+export class Frontier<T extends object> {
   // Both rise from the lightest to the heaviest.
   private readonly mass: number[] = [];
   private readonly inertia: number[] = [];
+  private readonly made: T[] = [];
 
   /** True where nothing lighter, or as light, has as much inertia; what it beats is dropped. */
-  offer(massG: number, inertia: number): boolean {
+  offer(massG: number, inertia: number, from: () => T): boolean {
     let [low, high] = [0, this.mass.length];
     while (low < high) {
       const middle = (low + high) >> 1;
@@ -36,11 +37,13 @@ export class Frontier {
       beaten++;
     this.mass.splice(at, beaten, massG);
     this.inertia.splice(at, beaten, inertia);
+    this.made.splice(at, beaten, from());
     return true;
   }
 
-  points(): FrontierPoint[] {
+  points(): (FrontierPoint & T)[] {
     return this.mass.map((massG, i) => ({
+      ...this.made[i]!,
       massG: gram(massG),
       inertiaKgMm2: kgMm2(this.inertia[i]!),
     }));

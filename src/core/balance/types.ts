@@ -1,14 +1,7 @@
+import type { Place } from '../bow';
 import type { Degree, Gram, KgMm2, Mm, NewtonMm } from '../units';
 
-/**
- * A place on the bow from the throat of the grip: towards the target, up, and to the right as the archer
- * sees it, whatever hand the bow is for.
- */
-export interface Place {
-  readonly forwardMm: Mm;
-  readonly upMm: Mm;
-  readonly rightMm: Mm;
-}
+export type { Place };
 
 /** A part as it weighs: in one point, or evenly along a rod. */
 export type MassPart = { readonly name: string; readonly massG: Gram } & (

@@ -12,3 +12,4 @@ export * from './cam-timing';
 export * from './cam-lean';
 export * from './logged-curve';
 export * from './wall';
+export * from './place';

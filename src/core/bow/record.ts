@@ -1,4 +1,5 @@
-import type { Degree, Gram, Mm, Mps, Newton, Turns } from '../units';
+import type { Degree, Gram, KgMm2, Mm, Mps, Newton, Turns } from '../units';
+import type { BalanceSource, BarThread, Place } from './place';
 import type { CamCharacter } from './types';
 
 export type Hand = 'right' | 'left';
@@ -86,6 +87,14 @@ export interface BowRecord {
   readonly limbLocks: boolean | null;
   /** A way for the rest’s cord through the riser. */
   readonly cordWay: boolean | null;
+  /** Threads and slots a bar can stand in; empty when not known. */
+  readonly barThreads: readonly BarThread[];
+  /** Of the bare bow, from the throat of the grip; null when not known, as are the next three. */
+  readonly centre: Place | null;
+  /** About the throat of the grip. */
+  readonly yawInertiaKgMm2: KgMm2 | null;
+  readonly pitchInertiaKgMm2: KgMm2 | null;
+  readonly balanceFrom: BalanceSource | null;
   readonly priceCents: number;
   readonly stock: number;
   readonly deliveryDays: number;

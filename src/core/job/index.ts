@@ -23,3 +23,4 @@ export * from './lane-entries';
 export * from './groups';
 export * from './third-axis';
 export * from './growth';
+export * from './steady';

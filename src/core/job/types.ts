@@ -19,6 +19,7 @@ import type {
 } from '../kit';
 import type { Exception } from '../route';
 import type { Reading, Schools } from '../setup';
+import type { OwnBar } from '../steady';
 import type { ShopSteps, Station, StepTimes } from '../bench';
 import type { WeekHours } from '../calendar';
 import type { ShopUnits } from '../units';
@@ -114,6 +115,10 @@ export interface KitWishes {
   readonly extra: readonly Slot[];
   /** Bow and kit together at most, g; null where nobody named a limit. */
   readonly massLimitG: number | null;
+  /** Longest bar the archer’s class allows; null where it says nothing. */
+  readonly barLimitMm: number | null;
+  /** Bars the archer owns and no catalogue knows. */
+  readonly ownBars: readonly OwnBar[];
 }
 
 /** Arrows being built: the builds held against each other, and the finished set on the scale. */
@@ -126,7 +131,13 @@ export interface ArrowPlan {
 
 export const NO_ARROWS: ArrowPlan = { builds: [], massesG: [], restAheadMm: 0 };
 
-export const NO_WISHES: KitWishes = { without: [], extra: [], massLimitG: null };
+export const NO_WISHES: KitWishes = {
+  without: [],
+  extra: [],
+  massLimitG: null,
+  barLimitMm: null,
+  ownBars: [],
+};
 
 export interface JobPart extends ChosenPart, Holding {
   /** What of it did not lie in the shop and is ordered; of a built set, part by part. */

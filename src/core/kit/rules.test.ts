@@ -2,6 +2,7 @@ import { aBow, aKitContext, anItem, aPart, kitOf, ownKit } from '../testing/fixt
 import { gram, metre, mm, newton } from '../units';
 import { tensionFor } from './rules/launcher-tension';
 import { KIT_RULES } from './rules';
+import { KIT_LINES } from './types';
 import type { AttrsOf, ChosenPart, KitContext, PartOf, Slot, Verdict } from './types';
 
 const part = <S extends Slot>(
@@ -384,7 +385,7 @@ describe('what each rule says', () => {
     const far = { furthestM: metre(50), ...kit(part('sight', { thirdAxis: false })) };
     const third = KIT_RULES.find(({ id }) => id === 'third-axis')!;
     expect(third.check(aKitContext(far)).verdict).toBe('doesNotFit');
-    const lines = { thirdAxisPastM: metre(60), overhangMm: mm(10) };
+    const lines = { ...KIT_LINES, thirdAxisPastM: metre(60), overhangMm: mm(10) };
     expect(third.check(aKitContext({ ...far, lines })).verdict).toBe('fits');
     const short = kit(part('arrows', { shaftLengthMm: mm(670) }));
     // 715 of draw less 44.45 is 670.55 to the hole, 30 ahead to the rest, 25 past it.

@@ -89,10 +89,18 @@ export interface KitLines {
   readonly thirdAxisPastM: Metre;
   /** Shaft past the rest at full draw; a shorter one can fall off it. */
   readonly overhangMm: Mm;
+  /** About how long the bars are that it mounts unless something speaks against them. */
+  readonly usualFrontBarMm: Mm;
+  readonly usualRearBarMm: Mm;
 }
 
 /** As a new shop has them. Shop rules. */
-export const KIT_LINES: KitLines = { thirdAxisPastM: metre(45), overhangMm: mm(25) };
+export const KIT_LINES: KitLines = {
+  thirdAxisPastM: metre(45),
+  overhangMm: mm(25),
+  usualFrontBarMm: mm(254),
+  usualRearBarMm: mm(203),
+};
 
 export type Verdict = 'fits' | 'doesNotFit' | 'cannotTell';
 

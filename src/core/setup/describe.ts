@@ -13,6 +13,7 @@ export function writeValue(key: SetupKey, si: number, shop: ShopUnits, signed = 
     return `${signed && si > 0 ? '+' : ''}${si.toFixed(1).replace('-', '−')} mm`;
   if (bareUnit === 'g') return `${Math.round(si)} g`;
   if (spokenAs === 'mark') return `mark ${Math.round(si)}`;
+  if (spokenAs === 'disc') return Math.round(si) === 1 ? '1 disc' : `${Math.round(si)} discs`;
   if (spokenAs === 'twist') return write(si, kind, shop, { signed: true }).replace('turn', 'twist');
   // What is set to under a millimetre is read to a tenth of one.
   const fine = kind === 'length' && shop.length === 'mm' && tolerance < 1;

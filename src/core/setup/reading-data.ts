@@ -1,4 +1,6 @@
+import type { BarSet, MassPart } from '../balance';
 import type { Hand } from '../bow';
+
 /** A hit on the target, from the aim, seen by the archer, mm. */
 export interface HitPoint {
   readonly rightMm: number;
@@ -35,6 +37,16 @@ export type ReadingData =
     }
   /** Bare shafts from fletched ones. */
   | { readonly kind: 'bareShaft'; readonly distanceM: number }
+  /** A hang: the point it hung from, and what was on the bow beside the bare bow. */
+  | {
+      readonly kind: 'hang';
+      readonly at: { readonly forwardMm: number; readonly upMm: number };
+      readonly on: readonly MassPart[];
+    }
+  /** A shot from a loose grip: what was on the bow beside the bare bow. */
+  | { readonly kind: 'reaction'; readonly on: readonly MassPart[] }
+  /** A bar as it was mounted; null where the side is empty. */
+  | { readonly kind: 'bar'; readonly set: BarSet | null }
   | {
       readonly kind: 'walkBack';
       readonly hits: readonly { readonly distanceM: number; readonly rightMm: number }[];

@@ -85,8 +85,8 @@ export interface EntryOf<K extends string> {
   readonly bareUnit?: UnitName;
   /** Written with this many decimals instead of the shop's usual. */
   readonly decimals?: number;
-  /** What its turns are called: twists of a string, marks of a base. */
-  readonly spokenAs?: 'twist' | 'mark';
+  /** What its turns are called: twists of a string, marks of a base, discs of a bar. */
+  readonly spokenAs?: 'twist' | 'mark' | 'disc';
   /** What a change of it is called in "… after …": "the string was twisted". */
   readonly changed: string;
   readonly choices?: readonly { readonly id: string; readonly name: string }[];

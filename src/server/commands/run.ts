@@ -4,6 +4,7 @@ import { BOW } from './bow';
 import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
 import { LANE } from './lane';
+import { STEADY } from './steady';
 import { MARKS } from './marks';
 import { MEASURE } from './measure';
 import { SET_ASIDE } from './set-aside';
@@ -28,6 +29,7 @@ const HANDLERS: Handlers = {
   ...ANSWERS,
   ...MEASURE,
   ...LANE,
+  ...STEADY,
   ...MARKS,
   ...BOW,
   ...CHOOSE,

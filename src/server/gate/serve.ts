@@ -35,6 +35,7 @@ async function main() {
     timestamp: pino.stdTimeFunctions.isoTime,
     level: process.env.WAFFENRAD_LOG ?? 'info',
   });
+  const limited = process.env.WAFFENRAD_LIMITS !== 'off';
   const app = next({ dev: false, dir: folder, hostname: host, port });
   await app.prepare();
   const { onRequest, close } = gate({
@@ -42,7 +43,7 @@ async function main() {
     log,
     nameOf: routeNames(join(folder, '.next/routes-manifest.json')),
     nowMs: () => performance.now(),
-    limits: process.env.WAFFENRAD_LIMITS === 'off' ? null : USUAL_LIMITS,
+    limits: limited ? USUAL_LIMITS : null,
   });
   const server = createServer(onRequest);
   server.maxConnections = MOST_CONNECTIONS;
@@ -50,7 +51,7 @@ async function main() {
   server.on('connection', (socket) => {
     const address = socket.remoteAddress ?? '';
     const count = (connections.get(address) ?? 0) + 1;
-    if (count > MOST_OF_AN_ADDRESS) return socket.destroy();
+    if (limited && count > MOST_OF_AN_ADDRESS) return socket.destroy();
     connections.set(address, count);
     socket.once('close', () => {
       const left = (connections.get(address) ?? 1) - 1;

@@ -12,6 +12,7 @@ import { Page } from '../pieces/Page';
 import { Actions } from '../pieces/layout';
 import { Note } from '../pieces/texts';
 import { Text } from '../pieces/Text';
+import { useSoon } from '../pieces/useSoon';
 import { deliveredWords as w, orderWords } from '../words';
 import { pages as names } from '../words/pages';
 
@@ -23,8 +24,12 @@ interface View {
   readonly day: string;
 }
 
+/** More than fit on a usual screen. */
+const SEEN_AT_ONCE = 20;
+
 /** Every bow that has left the shop, a page at a time; a single one is found by its archer. */
 export function DeliveredPage({ view: { rows, page, pages, count, day } }: { view: View }) {
+  const shown = useSoon(rows.length, SEEN_AT_ONCE);
   return (
     <>
       <PageHead title={names.delivered} />
@@ -58,7 +63,7 @@ export function DeliveredPage({ view: { rows, page, pages, count, day } }: { vie
               </TableRow>
             </TableHead>
             <TableBody>
-              {rows.map((row) => (
+              {rows.slice(0, shown).map((row) => (
                 <TableRow key={row.jobId}>
                   <TableCell>
                     <Text variant="figure">{row.number}</Text>

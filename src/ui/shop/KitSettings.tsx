@@ -47,6 +47,24 @@ export function KitSettings({ shop, change }: { shop: Shop; change: Change }) {
           }
           onRead={(si) => lines({ overhangMm: mm(si) })}
         />
+        {(['usualFrontBarMm', 'usualRearBarMm'] as const).map((line) => (
+          <TypedField
+            key={line}
+            id={line}
+            label={w[line]}
+            value={write(shop.kit[line], 'length', shop.units)}
+            reads={(text) =>
+              measured(text, {
+                quantity: 'length',
+                shop: shop.units,
+                min: 50,
+                max: 1000,
+                what: 'length of a bar',
+              })
+            }
+            onRead={(si) => lines({ [line]: mm(si) })}
+          />
+        ))}
       </Block>
       <Block>
         <h2>{w.weights}</h2>

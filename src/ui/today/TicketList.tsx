@@ -13,7 +13,7 @@ import todayPageCss from './TodayPage.module.css';
 import css from './TicketList.module.css';
 
 /** More than fit on the longest screen. */
-const SEEN_AT_ONCE = 24;
+const SEEN_AT_ONCE = 16;
 
 /** The jobs as tickets, in order of what to do next. */
 export function TicketList({

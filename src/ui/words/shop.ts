@@ -77,6 +77,8 @@ export const shopWords = {
   kitLines: 'Lines of the kit',
   thirdAxis: 'All three axes past',
   overhang: 'Shaft past the rest at full draw',
+  usualFrontBarMm: 'Usual front bar, about',
+  usualRearBarMm: 'Usual rear bar, about',
   weights: 'How much each place counts',
   weightsHow:
     'When packages are put together, 0 to 20. Empty follows the house’s own figure, shown in grey, and what the archer shoots for.',

@@ -1,16 +1,15 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { loadSnapshot } from '@/server/load-snapshot';
+import { jobRead, jobShown } from './snapshot';
 
 type Params = { params: Promise<{ id: string }> };
 
 export async function generateMetadata({ params }: Params): Promise<Metadata> {
-  const snapshot = loadSnapshot((await params).id);
+  const snapshot = jobRead((await params).id);
   return { title: snapshot?.archer.name ?? 'No such job' };
 }
 
 export default async function Layout({ children, params }: Params & { children: ReactNode }) {
-  if (!loadSnapshot((await params).id)) notFound();
+  jobShown((await params).id);
   return children;
 }

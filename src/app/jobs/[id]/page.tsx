@@ -1,8 +1,8 @@
 import { redirect } from 'next/navigation';
-import { loadSnapshot } from '@/server/load-snapshot';
+import { jobShown } from './snapshot';
 
 /** A job opens where it was left. */
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  redirect(`/jobs/${id}/${loadSnapshot(id)!.job.place}`);
+  redirect(`/jobs/${id}/${jobShown(id).job.place}`);
 }

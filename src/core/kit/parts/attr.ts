@@ -1,4 +1,4 @@
-import type { Gram, Mm } from '../../units';
+import type { Degree, Gram, Mm } from '../../units';
 
 /** What an attribute may hold, for a file, a form and a schema to be made from. */
 export type Holds =
@@ -9,7 +9,7 @@ export type Holds =
       readonly decimals: number;
       readonly whole: boolean;
       /** Stands behind the name where it is shown; null for counts and rates. */
-      readonly unit: 'mm' | 'in' | 'g' | null;
+      readonly unit: 'mm' | 'in' | 'g' | '°' | null;
     }
   | { readonly is: 'oneOf'; readonly choices: readonly string[] }
   | { readonly is: 'several'; readonly choices: readonly string[]; readonly most: number }
@@ -46,7 +46,7 @@ export const attr = <T>(
 });
 
 const number = (
-  unit: 'mm' | 'in' | 'g' | null,
+  unit: 'mm' | 'in' | 'g' | '°' | null,
   min: number,
   max: number,
   decimals: number,
@@ -59,6 +59,10 @@ export const lengthMm = (min: number, max: number): Kind<Mm> => ({
 });
 export const massG = (min: number, max: number): Kind<Gram> => ({
   holds: number('g', min, max, 2),
+});
+/** Degrees. */
+export const angleDeg = (min: number, max: number): Kind<Degree> => ({
+  holds: number('°', min, max, 1),
 });
 /** Static spine as the trade speaks it: inches of deflection (ASTM F2031). */
 export const spineIn = (min: number, max: number): Kind<number> => ({

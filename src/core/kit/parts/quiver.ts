@@ -1,6 +1,7 @@
 import { mm } from '../../units';
-import { attr, count, lengthMm, oneOf, yesNo } from './attr';
+import { attr, count, lengthMm, oneOf, orNone, yesNo } from './attr';
 import { place } from './part';
+import { massPlace } from './shared';
 
 export const QUIVER = place({
   name: 'Quiver',
@@ -21,6 +22,13 @@ export const QUIVER = place({
       'Takes the sight’s holes',
       'Screws into the two holes of the side plate',
       false,
+    ),
+    ...massPlace(20, 90, 75),
+    arrowsUpMm: attr(
+      orNone(lengthMm(-500, 500)),
+      'Arrows’ middle up',
+      'Middle of the arrows in it above the grip; below is less than 0',
+      mm(-60),
     ),
   },
   faults: ({ minShaftMm, maxShaftMm }) => [

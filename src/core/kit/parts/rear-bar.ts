@@ -1,7 +1,7 @@
 import { mm } from '../../units';
 import { attr, lengthMm } from './attr';
 import { place } from './part';
-import { lightToLearn, thread } from './shared';
+import { lightToLearn, mostDiscs, thread } from './shared';
 
 export const REAR_BAR = place({
   name: 'Rear bar',
@@ -13,6 +13,7 @@ export const REAR_BAR = place({
     lengthMm: attr(lengthMm(40, 1000), 'Length', 'End to end', mm(254)),
     thread: attr(thread, 'Thread', 'Where it screws in', '5/16-24'),
     weightThread: attr(thread, 'Thread for weights', 'At its free end', '1/4-20'),
+    mostDiscs,
   },
   glance: ({ lengthMm: long, weightThread }, say) => [say.length(long), `weights ${weightThread}`],
   does: lightToLearn,

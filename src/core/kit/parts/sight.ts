@@ -1,6 +1,7 @@
 import { mm } from '../../units';
 import { attr, count, lengthMm, oneOf, orNone, yesNo } from './attr';
 import { good, place, plain } from './part';
+import { massPlace } from './shared';
 
 export const SIGHT = place({
   name: 'Sight',
@@ -32,6 +33,7 @@ export const SIGHT = place({
     lightThread: attr(yesNo, 'Thread for a light', 'A light can be screwed in', true),
     housingRadiusMm: attr(lengthMm(8, 60), 'Housing radius', 'Half the housing’s width', mm(22)),
     carriesQuiver: attr(yesNo, 'Carries a quiver', 'A quiver can sit on its bracket', false),
+    ...massPlace(110, 120, 30),
   },
   glance: ({ pins, slides, thirdAxis, mount, electronics }) => [
     `${pins} ${pins === 1 ? 'pin' : 'pins'}${slides ? ', slides' : ', fixed'}`,

@@ -1,7 +1,7 @@
 import { mm } from '../../units';
 import { attr, lengthMm } from './attr';
 import { place } from './part';
-import { lightToLearn, thread } from './shared';
+import { lightToLearn, mostDiscs, thread } from './shared';
 
 export const STABILISER = place({
   name: 'Stabiliser',
@@ -15,6 +15,7 @@ export const STABILISER = place({
     thread: attr(thread, 'Thread', 'Where it screws in', '5/16-24'),
     /** Thread for weights at its end. */
     weightThread: attr(thread, 'Thread for weights', 'At its free end', '1/4-20'),
+    mostDiscs,
   },
   glance: ({ lengthMm: long, weightThread }, say) => [say.length(long), `weights ${weightThread}`],
   does: lightToLearn,

@@ -1,8 +1,8 @@
-import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { loadSnapshot } from '@/server/load-snapshot';
+import { othersFirst } from '@/server/others-first';
 import { JobFrame } from '@/ui/job/JobFrame';
 import { JobProvider } from '@/ui/job/JobProvider';
+import { jobShown } from '../snapshot';
 
 /** The job's frame stays while its stages change. */
 export default async function Layout({
@@ -13,7 +13,8 @@ export default async function Layout({
   params: Promise<{ id: string }>;
 }) {
   const { id } = await params;
-  const snapshot = loadSnapshot(id) ?? notFound();
+  const snapshot = jobShown(id);
+  await othersFirst();
   return (
     <JobProvider key={id} initial={snapshot}>
       <JobFrame>{children}</JobFrame>

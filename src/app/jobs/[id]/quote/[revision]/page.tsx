@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { findQuote } from '@/server/quotes';
-import { loadSnapshot } from '@/server/load-snapshot';
 import { QuotePage } from '@/ui/quote/QuotePage';
+import { jobShown } from '../../snapshot';
 
 /** A quote as it was given; prints as it stands. */
 export default async function Page({
@@ -11,7 +11,7 @@ export default async function Page({
 }) {
   const { id, revision } = await params;
   const quote = findQuote(id, revision) ?? notFound();
-  const { quotes, shop } = loadSnapshot(id)!;
+  const { quotes, shop } = jobShown(id);
   return (
     <QuotePage jobId={id} quote={quote} newest={quotes[0]!.revision} timeZone={shop.timeZone} />
   );

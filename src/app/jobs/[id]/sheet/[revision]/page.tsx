@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { loadSnapshot } from '@/server/load-snapshot';
 import { findSheet } from '@/server/sheets';
 import { SheetPage } from '@/ui/sheet/SheetPage';
+import { jobShown } from '../../snapshot';
 
 /** The build sheet as it was made; prints as it stands. */
 export default async function Page({
@@ -11,7 +11,7 @@ export default async function Page({
 }) {
   const { id, revision } = await params;
   const sheet = findSheet(id, revision) ?? notFound();
-  const snapshot = loadSnapshot(id)!;
+  const snapshot = jobShown(id);
   return (
     <SheetPage
       jobId={id}
