@@ -2,6 +2,8 @@ import { HANDOVER_CAUTIONS } from '@/core/job';
 import type { Db } from '@/data/db';
 import { bench, M, Scene, T, type At, type Day } from './scene';
 
+const STAYS = { tip: 'stays', tipHow: 'slight', pitch: 'stays', pitchHow: 'slight' } as const;
+
 export function finished(db: Db, at: At, day: Day): void {
   at(-4, '10:05');
   const scene = new Scene(
@@ -125,8 +127,34 @@ export function finished(db: Db, at: At, day: Day): void {
     .do({ name: 'takeMark', distance: '45 m', drop: '21.7 mm' })
     .do({ name: 'takeMark', distance: '60 m', drop: '36.0 mm' })
     .take('tape')
-    .take('bowMass', '2760')
-    .take('steadyTip', '', { choice: 'still' })
+    .do({ name: 'takeHang', point: 'hangAxle', lean: '21', bare: true, quiver: 'off' })
+    .do({ name: 'takeHang', point: 'hangThread', lean: '8', bare: true, quiver: 'off' })
+    .do({
+      name: 'takeReaction',
+      ...STAYS,
+      tip: 'right',
+      pitch: 'back',
+      pitchHow: 'clear',
+      bars: false,
+      quiver: 'off',
+    })
+    .do({
+      name: 'mountBars',
+      front: {
+        thread: 0,
+        barId: 'stabiliser-stab-10',
+        mountId: null,
+        downDeg: 0,
+        sideDeg: 0,
+        slideMm: 0,
+        discId: null,
+        discs: 0,
+      },
+      rear: null,
+    })
+    .do({ name: 'takeReaction', ...STAYS, bars: true, quiver: 'off' })
+    .do({ name: 'takeReaction', ...STAYS, bars: true, quiver: 'off' })
+    .take('bowMass', '2530')
     .take('fasteners');
   at(-1, '17:30');
   HANDOVER_CAUTIONS.forEach(({ id }) =>

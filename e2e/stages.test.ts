@@ -387,7 +387,7 @@ describe('Handover', () => {
     await reads(page, 'Revision 2', '[data-part="sheet-rows"]');
     await visit(page, `${shop.url}/jobs/${jobId}/sheet/1`);
     await reads(page, 'There is a newer revision, 2.');
-    expect(await pageText(page, '[data-part="sheet"]')).toContain('2760 g');
+    expect(await pageText(page, '[data-part="sheet"]')).toContain('2530 g');
     await visit(page, `${shop.url}/jobs/${jobId}/sheet/2`);
     await reads(page, '2800 g');
   });

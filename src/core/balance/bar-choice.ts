@@ -49,12 +49,12 @@ export interface BarPair {
 }
 
 /** A point of the frontier, with the bars that make it. */
-export interface BarFrontierPoint extends BarPair {
+interface BarFrontierPoint extends BarPair {
   /** Yaw and pitch together. */
   readonly inertiaKgMm2: KgMm2;
 }
 
-export interface BarChoice extends BarPair {
+interface BarChoice extends BarPair {
   /** `nearest` where nothing in stock meets what is asked. */
   readonly status: 'met' | 'nearest';
   /** Of all that is allowed, the most inertia for each mass; only when something is. */

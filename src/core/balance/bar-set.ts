@@ -1,5 +1,5 @@
 import type { BarSpot, Hand, Place } from '../bow';
-import { degree, gram, mm, type Degree, type Gram, type Mm } from '../units';
+import { gram, mm, type Degree, type Gram, type Mm } from '../units';
 import { barDirection, barEnd } from './bar-options';
 import type { MassPart } from './types';
 
@@ -136,5 +136,3 @@ export function anglesText({ downDeg, sideDeg, slideMm }: BarSet): string {
     .filter(Boolean)
     .join(', ');
 }
-
-export const STRAIGHT = { downDeg: degree(0), sideDeg: degree(0), slideMm: mm(0) } as const;

@@ -4,5 +4,5 @@ export * from './hang-centre';
 export * from './neutral-torques';
 export * from './bar-choice';
 export * from './bar-set';
-export * from './reactions';
+export * from './shot-reactions';
 export type { BarPlace, MountedBar, SideStock } from './bar-options';

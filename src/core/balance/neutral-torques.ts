@@ -39,8 +39,8 @@ function after(belief: Normal, { mean, sd }: Normal): Normal {
   return { mean: (had * belief.mean + seen * mean) / (had + seen), sd: 1 / Math.sqrt(had + seen) };
 }
 
-/** The neutral torque that a torque and what the bow did speak for. */
-function neutralSeen(torque: number, did: Tip | Pitch, how: How = 'slight'): Normal {
+/** The neutral torque that a torque and what the bow did speak for, N·mm. */
+export function neutralSeen(torque: number, did: Tip | Pitch, how: How = 'slight'): Normal {
   const { mean, sd } = did === 'stays' ? STAYS : MOVES[how];
   return { mean: torque - SIGN[did] * mean, sd };
 }

@@ -82,7 +82,9 @@ const BY_STAGE: Record<Stage, StageRule> = {
   },
   bench: (_, { plan }) => ofSteps(plan.steps, 'bench'),
   lane: (_, { plan }) => ofSteps(plan.steps, 'lane'),
-  steady: (_, { history }) => {
+  steady: (_, { history, plan }) => {
+    const again = plan.stale.filter(({ key }) => setupValue(key).stage === 'steady').length;
+    if (again > 0) return { note: `${again} again`, state: 'again', open: [] };
     const done = (['bowMass', 'steadyTip'] as const).filter((key) => history.has(key)).length;
     return {
       note: done === 2 ? 'noted' : done === 1 ? '1 of 2' : 'optional',

@@ -13,11 +13,22 @@ import {
   type BowState,
 } from '../steady';
 import { NO_BARS } from '../balance';
+import type { ReadOptions, ShopUnits } from '../units';
 import type { JobDerived } from './derive';
+import { readOptionsFor } from './read-options';
 import type { JobSnapshot } from './types';
 
+/** How a lean is read: by the limits of its hang. */
+export const leanOptions = (
+  key: 'hangAxle' | 'hangThread' | 'hangThird' | 'hangBehind',
+  shop: ShopUnits,
+): ReadOptions => ({
+  ...readOptionsFor(key, shop, null)!,
+  what: 'lean',
+});
+
 /** Where nobody named what the archer can carry, g. Shop rule. */
-export const USUAL_MASS_LIMIT_G = 3000;
+const USUAL_MASS_LIMIT_G = 3600;
 
 /** The bow of a job as it is balanced: what is known of it, what is mounted, what was learned. */
 export function jobBalance(snapshot: JobSnapshot, { kit, history }: JobDerived, bow: BowRecord) {
@@ -41,7 +52,6 @@ export function jobBalance(snapshot: JobSnapshot, { kit, history }: JobDerived, 
     massLimitG: snapshot.job.kitWishes.massLimitG ?? USUAL_MASS_LIMIT_G,
   };
 }
-export type JobBalance = ReturnType<typeof jobBalance>;
 
 /** What the bars of a job are chosen from. */
 export const jobBarStock = (

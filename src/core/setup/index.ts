@@ -6,6 +6,7 @@ export * from './schools';
 export * from './target-context';
 export * from './value-entry';
 export * from './registry';
+export { QUIVER_STATES } from './values/bar';
 export * from './changes';
 export * from './targets';
 export * from './twist-targets';

@@ -101,6 +101,8 @@ function partValue(key: PartKey): SetupValue {
     part: 'grip',
     how: 'Chosen in the kit',
     tool: '',
+    // What most bows have from the first is found as it is; what comes late is a change.
+    ...(placeOf(slot).need === 'required' ? {} : { fromZero: true as const }),
     ...(placeOf(slot).startsPapers ? { startsPapers: true as const } : {}),
     changed: name.endsWith('s')
       ? `other ${name.toLowerCase()} were chosen`

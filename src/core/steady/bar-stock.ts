@@ -351,3 +351,29 @@ export function barsCents({ front, rear }: Bars, stock: BarsInStock): number {
     discs
   );
 }
+
+/** Bars of the kit as they would first be mounted: straight, without discs; a rear bar half way out. */
+export function barsOfKit(stock: BarsInStock, kit: Kit, bow: BowRecord): Bars {
+  const { threads } = threadsOf(bow);
+  const set = (bar: StockBar, thread: BarThread, mount: StockMount | null): BarSet => ({
+    spot: thread.spot,
+    at: thread.at,
+    bar: pieceOf(bar),
+    mount: mount && mountOf(mount),
+    downDeg: degree(0),
+    sideDeg: degree(mount ? middleOf(notchesOf(mount.side)) : 0),
+    slideMm: mm(0),
+    discs: null,
+  });
+  const front = stock.front.find(({ id }) => id === kit.stabiliser?.item?.id);
+  const rear = stock.rear.find(({ id }) => id === kit.rearBar?.item?.id);
+  const mount = stock.mounts.find(({ id }) => id === kit.barMount?.item?.id) ?? null;
+  const ahead = threads.find((thread) => !isRear(thread));
+  const back = threads.find(isRear) ?? (mount ? ahead : undefined);
+  return {
+    front: front && ahead ? set(front, ahead, null) : null,
+    rear: rear && back ? set(rear, back, mount) : null,
+  };
+}
+
+const middleOf = (places: readonly number[]) => places[Math.floor(places.length / 2)] ?? 0;

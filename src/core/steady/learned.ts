@@ -1,4 +1,4 @@
-import { neutralTorques, reactionOf, type Reaction } from '../balance';
+import { neutralSeen, neutralTorques, reactionOf, type Reaction } from '../balance';
 import type { BowRecord } from '../bow';
 import type { History, Reading } from '../setup';
 import type { NewtonMm } from '../units';
@@ -17,6 +17,8 @@ export interface Learned {
   readonly neutralPitchNmm: NewtonMm;
   readonly sigmaPitchNmm: NewtonMm;
   readonly tries: readonly Try[];
+  /** No try says something quite different from what all say together. */
+  readonly agree: boolean;
   readonly settled: boolean;
   /** Quiet tries that would settle it; 0 where it is. */
   readonly triesMissing: number;
@@ -26,6 +28,9 @@ export interface Learned {
 export const QUIET_NMM = 40;
 /** Neutral torques are known once their σ is under this, N·mm. Shop rule. */
 const SETTLED_NMM = 30;
+
+/** A try this many σ from what all say together disagrees with them. */
+const APART = 2;
 
 /** Tries that stay, each with the scatter of one, until a σ is small enough. */
 const missing = (sigma: number) =>
@@ -63,5 +68,23 @@ export function learned(history: History, bow: BowRecord): Learned {
     .flatMap((reading) => tryOf(reading, torqueOf));
   const neutral = neutralTorques(tries);
   const triesMissing = Math.max(missing(neutral.sigmaRollNmm), missing(neutral.sigmaPitchNmm));
-  return { ...neutral, tries, settled: triesMissing === 0, triesMissing };
+  const apart = (
+    seen: { readonly mean: number; readonly sd: number },
+    mean: number,
+    sigma: number,
+  ) => Math.abs(seen.mean - mean) > APART * Math.hypot(seen.sd, sigma);
+  const agree = !tries.some(
+    (one) =>
+      apart(
+        neutralSeen(one.rollTorqueNmm, one.tip, one.tipHow),
+        neutral.neutralRollNmm,
+        neutral.sigmaRollNmm,
+      ) ||
+      apart(
+        neutralSeen(one.pitchTorqueNmm, one.pitch, one.pitchHow),
+        neutral.neutralPitchNmm,
+        neutral.sigmaPitchNmm,
+      ),
+  );
+  return { ...neutral, tries, agree, settled: agree && triesMissing === 0, triesMissing };
 }

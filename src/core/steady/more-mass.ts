@@ -5,7 +5,7 @@ import type { BarsInStock } from './bar-stock';
 import { stepsBetween } from './moves';
 
 /** Another mass in the same manner, and what hands do to get there. */
-export interface OtherMass {
+interface OtherMass {
   readonly way: BarWay;
   readonly steps: readonly string[];
   /** Whether it is as quiet as the neutral torques ask. */

@@ -1,4 +1,4 @@
-import { NO_BARS, type Bars, type BarSet, type BarSide } from '../balance';
+import type { Bars, BarSet, BarSide } from '../balance';
 import { latest, type History, type Reading } from '../setup';
 import { degree, mm } from '../units';
 import type { QuiverState } from './parts-on-bow';
@@ -39,8 +39,6 @@ export function mountedBars(history: History): Bars | null {
   if (!latest(history, 'frontBar') && !latest(history, 'rearBar')) return null;
   return { front: sideOf(history, 'front'), rear: sideOf(history, 'rear') };
 }
-
-export const barsNow = (history: History): Bars => mountedBars(history) ?? NO_BARS;
 
 /** How the quiver was when the bow was shot last; as it usually is where nobody said. */
 export function quiverNow(history: History, hasQuiver: boolean): QuiverState {

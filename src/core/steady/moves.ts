@@ -16,7 +16,7 @@ import type { Learned } from './learned';
 import { awayOf } from './offers';
 
 /** One thing a hand can do to what is mounted, and what it does. */
-export interface BarMove {
+interface BarMove {
   readonly id: string;
   readonly say: string;
   readonly bars: Bars;

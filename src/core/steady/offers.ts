@@ -52,6 +52,8 @@ export interface BarOffers {
 
 /** More to carry is looked at in this step, g. */
 const MORE_G = 100;
+/** Less is no other mass to whoever holds it, g. Shop rule. */
+const FELT_G = 20;
 
 const inertiaOf = ({ yawInertiaKgMm2, pitchInertiaKgMm2 }: BarPair) =>
   yawInertiaKgMm2 + pitchInertiaKgMm2;
@@ -223,7 +225,7 @@ function turnsOfSteadiest(
           : `${MORE_G} g more to carry would add nothing: the bars and discs there are end here.`,
     );
   }
-  const lighter = best.frontier?.at(-2);
+  const lighter = best.frontier?.findLast(({ massG }) => massG <= best.massG - FELT_G);
   if (lighter)
     told.push(
       `The next lighter way is ${massWords(lighter.massG - best.massG)} and ${Math.max(1, Math.round(100 * (1 - inertiaOf(lighter) / inertiaOf(best))))} % less steady.`,

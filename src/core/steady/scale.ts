@@ -1,10 +1,10 @@
 import type { PartsOnBow } from './parts-on-bow';
 
 /** A scale and a sum that differ by less agree, g. Shop rule. */
-export const SCALE_AGREES_G = 40;
+const SCALE_AGREES_G = 40;
 
 /** What the scale reads against the sum of the parts. */
-export interface ScaleCheck {
+interface ScaleCheck {
   readonly scaleG: number;
   readonly sumG: number;
   /** Scale less sum. */

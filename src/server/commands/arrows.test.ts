@@ -1,6 +1,6 @@
 import { demoCatalogue } from '../../../demo/load-csv';
 import { aBow } from '@/core/testing/fixtures';
-import { derive, type JobSnapshot } from '@/core/job';
+import { derive, NO_WISHES, type JobSnapshot } from '@/core/job';
 import { itemOf, type ArrowChoice } from '@/core/kit';
 import { mm } from '@/core/units';
 import { openDb, type Db } from '@/data/db';
@@ -126,6 +126,7 @@ describe('wishes of the kit', () => {
     send({ name: 'setKitWishes', wishes: { massLimitG: 2400 } });
     send({ name: 'setKitWishes', wishes: { without: ['rest-kiebitz'] } });
     expect(job.job.kitWishes).toEqual({
+      ...NO_WISHES,
       extra: ['sling'],
       massLimitG: 2400,
       without: ['rest-kiebitz'],

@@ -7,7 +7,7 @@ import {
   type BarSide,
 } from '@/core/balance';
 import { BAR_SPOTS } from '@/core/bow';
-import { derive, jobBalance, jobBarStock, readOptionsFor, type JobDerived } from '@/core/job';
+import { derive, jobBalance, jobBarStock, leanOptions, type JobDerived } from '@/core/job';
 import { latest, setupValue } from '@/core/setup';
 import {
   mountOf,
@@ -93,7 +93,7 @@ export const STEADY = ofStage('steady', {
     const bow = bowOf(work);
     const derived = derive(work.snapshot);
     const { units } = work.snapshot.shop;
-    const { si, text } = typed(lean, readOptionsFor(point, units, bow)!, 'lean');
+    const { si, text } = typed(lean, leanOptions(point, units), 'lean');
     const balance = jobBalance(work.snapshot, derived, bow);
     const { parts } = balance.at({
       bars: balance.mounted ?? NO_BARS,

@@ -1,23 +1,6 @@
 import { SHEET_LABELS } from '@/core/sheet/labels';
 
-/** Words of Steady and Handover. */
-export const steady = {
-  title: 'Steady',
-  lead: 'How the bow hangs and tips. Noted now; bars are chosen by hand.',
-  mass: 'Mass, ready to shoot',
-  tip: 'After the shot it',
-  tipHow: 'Loose grip and sling, no bars first: watch which way the bow falls.',
-  noted: 'noted',
-  because: {
-    tip: 'What tips left is cancelled to the right, what rolls forward further back. Keep that ratio when mass is added.',
-    parts: 'A quiver and a sight pull the bow to their side.',
-  },
-  watch: {
-    noise: 'Differences between set-ups are often smaller than the noise of a few shots.',
-    sling: 'Sling on, grip loose: do not catch the bow.',
-  },
-} as const;
-
+/** Words of Handover. */
 export const handover = {
   title: 'Handover',
   ready: 'Everything is done',

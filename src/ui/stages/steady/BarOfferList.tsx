@@ -1,0 +1,110 @@
+'use client';
+import Button from '@mui/material/Button';
+import { anglesText, type BarSet } from '@/core/balance';
+import type { BarOffer, BarQuestion } from '@/core/steady';
+import { writeMoney } from '@/core/units';
+import { BarChart } from '../../charts/BarChart';
+import { useJob } from '../../job/JobProvider';
+import { Block } from '../../pieces/layout';
+import { Text } from '../../pieces/Text';
+import { Note } from '../../pieces/texts';
+import { steady as w } from '../../words';
+import { grams } from './say';
+import { useBarOffers } from './useBarOffers';
+import type { Trial } from './useTrial';
+import css from './BarOfferList.module.css';
+
+/** Three honest ways from what is in stock, and everything between the lightest and the steadiest. */
+export function BarOfferList({ question, trial }: { question: BarQuestion; trial: Trial }) {
+  const said = useBarOffers(question);
+  const { massLimitG } = useJob().snapshot.job.kitWishes;
+  const shown = JSON.stringify(trial.bars);
+  return (
+    <Block data-part="offers">
+      <h3>{w.barsTitle}</h3>
+      {said === null && (
+        <Text soft role="status">
+          {w.choosing}
+        </Text>
+      )}
+      {said?.say === 'refused' && <Note role="status">{said.message}</Note>}
+      {said?.say === 'offers' && (
+        <>
+          <div className={css.offers}>
+            {said.offers.offers.map((offer) => (
+              <Offer
+                key={offer.id}
+                offer={offer}
+                shown={JSON.stringify(offer.bars) === shown}
+                onLook={() => trial.show(offer.bars)}
+              />
+            ))}
+          </div>
+          <Text variant="small" soft as="p">
+            {w.counted(
+              said.offers.combinations.toLocaleString('en'),
+              grams(question.massLimitG),
+              massLimitG !== null,
+            )}{' '}
+            {w.notInKit}
+          </Text>
+          {said.offers.frontier.length > 1 && (
+            <div>
+              <h4 className={css.chartTitle}>{w.frontier}</h4>
+              <Text variant="small" soft as="p">
+                {w.frontierHow}
+              </Text>
+              <BarChart
+                frontier={said.offers.frontier}
+                offers={said.offers.offers}
+                onPick={(i) => trial.show(said.offers.frontier[i]!.bars)}
+              />
+            </div>
+          )}
+        </>
+      )}
+    </Block>
+  );
+}
+
+const barWords = (set: BarSet | null, side: 'front' | 'rear') =>
+  set
+    ? [set.bar.name, anglesText(set), w.discs(set.discs?.count ?? 0)].filter(Boolean).join(', ')
+    : w.noBar(side);
+
+function Offer({ offer, shown, onLook }: { offer: BarOffer; shown: boolean; onLook: () => void }) {
+  const { bars, massG, steadiness, priceCents, overNmm, turns } = offer;
+  const sets = setsOf(offer);
+  return (
+    <section className={css.offer} data-offer={offer.id}>
+      <h4>{w.offers[offer.id]}</h4>
+      <p>
+        <Text variant="big" as="b">
+          {w.times(steadiness)}
+        </Text>{' '}
+        <Text variant="figure">{grams(massG)}</Text>
+      </p>
+      <p>{barWords(bars.front, 'front')}</p>
+      <p>{barWords(bars.rear, 'rear')}</p>
+      <p>
+        <Text variant="figure">{writeMoney(priceCents)}</Text>{' '}
+        <Text soft as="span">
+          {overNmm > 0 ? w.over(overNmm) : w.quiet}
+          {sets > 1 && ` · ${w.needsSets(sets)}`}
+        </Text>
+      </p>
+      <ul>
+        {turns.map((turn) => (
+          <li key={turn}>{turn}</li>
+        ))}
+      </ul>
+      <Button variant="outlined" disabled={shown} onClick={onLook}>
+        {shown ? w.shown : w.look}
+      </Button>
+    </section>
+  );
+}
+
+/** Kinds of discs on both bars: each is a set of its own. */
+const setsOf = ({ bars }: BarOffer) =>
+  new Set([bars.front?.discs?.id, bars.rear?.discs?.id].filter(Boolean)).size;
