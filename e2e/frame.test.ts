@@ -28,7 +28,7 @@ const MEASURED = [
   ['walk-back', 'Teodor', 'lane?part=paper&check=walk', 'Hang a plumb line'],
   ['chronograph', 'Aino', 'lane?part=speed', 'Shots of this speed'],
   ['distances', 'Aino', 'lane?part=first', 'Confirmed distances'],
-  ['steady', 'Aino', 'steady', 'After the shot it'],
+  ['steady', 'Aino', 'steady', 'Centre of the bare bow'],
 ] as const;
 const HELD = [
   [1280, 800],

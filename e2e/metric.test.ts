@@ -115,7 +115,8 @@ const OF_JOB = [
   ['lane?part=speed', 'Three shots'],
   ['lane?part=first', 'Mette Ovesen'],
   ['lane?part=marks', 'Mette Ovesen'],
-  ['steady', 'After the shot it'],
+  ['steady', 'Centre of the bare bow'],
+  ['steady?part=bars', 'One move at a time'],
   ['handover', 'Told and understood'],
 ] as const;
 

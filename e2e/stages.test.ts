@@ -376,7 +376,7 @@ describe('Handover', () => {
   });
 
   test('a later change makes the next revision; the first says there is a newer one', async () => {
-    const { page, jobId } = await open('Aino', 'steady', 'After the shot it');
+    const { page, jobId } = await open('Aino', 'steady', 'Centre of the bare bow');
     await page.type('[data-measure]', '2800 g');
     await page.keyboard.press('Enter');
     await settled(page);
@@ -388,6 +388,10 @@ describe('Handover', () => {
     await visit(page, `${shop.url}/jobs/${jobId}/sheet/1`);
     await reads(page, 'There is a newer revision, 2.');
     expect(await pageText(page, '[data-part="sheet"]')).toContain('2530 g');
+    const balance = await pageText(page, '[data-part="sheet-balance"]');
+    expect(balance).toContain('Front bar: Kantholz Stab 10, front thread');
+    expect(balance).toContain('bare bow hung in the shop');
+    expect(balance).toContain('After the shot it stays (with these bars)');
     await visit(page, `${shop.url}/jobs/${jobId}/sheet/2`);
     await reads(page, '2800 g');
   });

@@ -222,6 +222,8 @@ test('what cannot be is refused with what to do, and nothing is saved', async ()
       'at most',
     ],
     [{ name: 'takeHang', point: 'hangThird', lean: '5', bare: true, quiver: 'off' }, 'throat'],
+    [{ name: 'takeReadings', readings: [{ key: 'frontBar', entered: 'a bar' }] }, 'stage Steady'],
+    [{ name: 'takeReadings', readings: [{ key: 'hangAxle', entered: '5' }] }, 'stage Steady'],
     [{ name: 'takeHang', point: 'hangAxle', lean: 'NaN', bare: true, quiver: 'off' }, 'NaN'],
   ] as const) {
     const answer = await command(id, body);

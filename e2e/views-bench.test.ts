@@ -18,7 +18,9 @@ everyView([
   ['tape', 'Aino', 'lane?part=marks&view=tape', 'lines on'],
   ['field card', 'Aino', 'lane?part=marks&view=field', 'Shoot as level distance'],
   ['sight for good', 'Aino', 'lane?part=sight', 'Done again'],
-  ['steady', 'Aino', 'steady', 'After the shot it'],
+  ['hang test', 'Aino', 'steady?part=weigh&value=hangThread', 'the other way up'],
+  ['reaction', 'Aino', 'steady?part=reaction', 'Every try'],
+  ['bars', 'Aino', 'steady?part=bars', 'Lightest that is quiet'],
   ['handover', 'Aino', 'handover', 'Revision 1'],
   ['sheet', 'Aino', 'sheet/1', 'Settings as measured'],
 ]);

@@ -139,6 +139,21 @@ export const SheetSchema = Type.Object(
       ),
       'Sight marks; null when something they rest on is missing',
     ),
+    balance: Type.Optional(
+      Type.Object(
+        {
+          massG: Type.Number(),
+          centre: Type.Object(
+            { forwardMm: Type.Number(), upMm: Type.Number(), rightMm: Type.Number() },
+            { ...strict, description: 'From the throat of the grip, bars and all' },
+          ),
+          rollTorqueNmm: Type.Number({ description: '+ tips to the right' }),
+          pitchTorqueNmm: Type.Number({ description: '+ rolls forward' }),
+          text: Type.Array(Type.String()),
+        },
+        { ...strict, description: 'With the bars as noted; absent where nobody looked' },
+      ),
+    ),
     exceptions: Type.Array(
       Type.Object({ step: Type.String(), reason: Type.String(), who: Type.String() }, strict),
     ),

@@ -72,6 +72,12 @@ export function toRows(entry: Entry, at: number, snapshot: JobSnapshot): PlainRo
     ];
   }
   const value = setupValue(key);
+  if (value.takenWhole)
+    throw refuse(
+      'wrong-command',
+      `${pointer}/key`,
+      `${value.name}: taken on the stage Steady, with what hangs on the bow.`,
+    );
   switch (value.kind) {
     case 'check':
       return [{ ...base, key, si: 1, choice: null, entered: 'done' }];

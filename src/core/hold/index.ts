@@ -2,3 +2,4 @@ export * from './types';
 export * from './spectrum';
 export * from './hold-trace';
 export * from './hold-compare';
+export * from './simulated-hold';

@@ -61,6 +61,8 @@ export interface EntryOf<K extends string> {
   readonly added?: number;
   /** Stands at 0 until something is noted: then already its first reading is a change. */
   readonly fromZero?: true;
+  /** More belongs to it than a number or a word: its own command takes it. */
+  readonly takenWhole?: true;
   /** Taken where somebody wants it; no step asks for it. */
   readonly optional?: true;
   /** Whether this bow has it; every one has what says nothing here. */

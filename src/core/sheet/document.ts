@@ -13,6 +13,7 @@ import {
   type MarkInput,
   type JobSnapshot,
 } from '../job';
+import { balancePart } from './balance-part';
 import { fitNotes } from './fit-notes';
 import { SLOTS } from '../kit';
 import { jobTotal } from '../quote';
@@ -84,6 +85,7 @@ export function sheetDocument(
     taxCents: total.taxCents,
     taxPct: total.taxPct,
     marks: marksPart(snapshot, derived),
+    ...balancePart(snapshot, derived),
     exceptions: derived.plan.steps.flatMap(({ exception, template }) =>
       exception ? [{ step: template.title, reason: exception.reason, who: exception.who }] : [],
     ),

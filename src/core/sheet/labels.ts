@@ -8,6 +8,7 @@ export const SHEET_LABELS = {
   again: 'to do again',
   marks: 'Sight marks: pin below the first mark',
   restsOn: 'Resting on:',
+  balance: 'Balance as mounted',
   clearTo: (m: string) => `Clear of the housing to ${m}.`,
   parts: 'Parts',
   bow: 'Bow',

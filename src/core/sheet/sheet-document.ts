@@ -95,6 +95,20 @@ export interface SheetDocument {
     readonly furthestClearM: number | null;
     readonly basis: readonly string[];
   } | null;
+  /** What the bow weighs and where, with the bars that were noted; absent where nobody looked. */
+  readonly balance?: {
+    readonly massG: number;
+    /** From the throat of the grip, bars and all. */
+    readonly centre: {
+      readonly forwardMm: number;
+      readonly upMm: number;
+      readonly rightMm: number;
+    };
+    readonly rollTorqueNmm: number;
+    readonly pitchTorqueNmm: number;
+    /** The same in sentences. */
+    readonly text: readonly string[];
+  };
   readonly exceptions: readonly {
     readonly step: string;
     readonly reason: string;

@@ -37,13 +37,21 @@ interface MoveGround {
   readonly others: readonly MassPart[];
   readonly stock: BarsInStock;
   readonly neutral: Pick<Learned, 'neutralRollNmm' | 'neutralPitchNmm'>;
+  /** A length as the shop says it. */
+  readonly sayLength: (lengthMm: number) => string;
 }
 
 const SIDE_NAMES: Readonly<Record<BarSide, string>> = { front: 'front', rear: 'rear' };
 const AT: Readonly<Record<BarSide, string>> = { front: 'in front', rear: 'at the back' };
-const inches = (lengthMm: number) => `${Number((lengthMm / 25.4).toFixed(1))} in`;
 
 type Step = Pick<BarMove, 'id' | 'say' | 'bars' | 'teeth'>;
+
+/** Read by eye a bar may stand between two teeth: it counts as in the nearer one. */
+const nearestPlace = (places: readonly number[], at: number): number =>
+  places.reduce(
+    (best, place, i) => (Math.abs(place - at) < Math.abs(places[best]! - at) ? i : best),
+    0,
+  );
 
 /** One notch either way, where the teeth go on. */
 function notchSteps(side: BarSide, set: BarSet, put: (set: BarSet) => Bars): Step[] {
@@ -55,10 +63,10 @@ function notchSteps(side: BarSide, set: BarSet, put: (set: BarSet) => Bars): Ste
   ] as const;
   const turned = turns.flatMap(([key, notches, more, less]) => {
     const places = notchesOf(notches);
-    const at = places.findIndex((place) => Math.abs(place - set[key]) < 0.5);
+    const at = nearestPlace(places, set[key]);
     return ([1, -1] as const).flatMap((way) => {
       const to = places[at + way];
-      if (at < 0 || to === undefined) return [];
+      if (to === undefined) return [];
       const word = way === 1 ? more : less;
       return {
         id: `${side}-${word}`,
@@ -69,10 +77,10 @@ function notchSteps(side: BarSide, set: BarSet, put: (set: BarSet) => Bars): Ste
     });
   });
   const rail = notchesOf(mount.slide);
-  const at = rail.findIndex((place) => Math.abs(place - set.slideMm) < 0.5);
+  const at = nearestPlace(rail, set.slideMm);
   const slid = ([1, -1] as const).flatMap((way) => {
     const to = rail[at + way];
-    return at < 0 || to === undefined
+    return to === undefined
       ? []
       : [
           {
@@ -173,7 +181,7 @@ function acrossSteps({ front, rear }: Bars): Step[] {
 function lengthSteps(
   side: BarSide,
   set: BarSet,
-  stock: BarsInStock,
+  { stock, sayLength }: MoveGround,
   put: (set: BarSet) => Bars,
 ): Step[] {
   const others = stock[side].filter(({ id }) => id !== set.bar.id);
@@ -193,7 +201,7 @@ function lengthSteps(
       fits && set.discs ? { ...set.discs, count: Math.min(set.discs.count, bar.mostDiscs) } : null;
     return {
       id: `${side}-${bar.id}`,
-      say: `${inches(bar.lengthMm)} instead of ${inches(set.bar.lengthMm)} ${AT[side]}`,
+      say: `${SIDE_NAMES[side]} bar of ${sayLength(bar.lengthMm)} instead of ${sayLength(set.bar.lengthMm)}`,
       bars: put({ ...set, bar: pieceOf(bar), discs }),
       teeth: false,
     };
@@ -217,7 +225,7 @@ export function barMoves(bars: Bars, ground: MoveGround): BarMove[] {
     return [
       ...notchSteps(side, set, put),
       ...discSteps(side, bars, set, stock, put),
-      ...lengthSteps(side, set, stock, put),
+      ...lengthSteps(side, set, ground, put),
     ];
   });
   return [...steps, ...acrossSteps(bars)]

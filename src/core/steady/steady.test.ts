@@ -412,6 +412,7 @@ describe('one move at a time', () => {
     others: [],
     stock,
     neutral: { neutralRollNmm: 0 as never, neutralPitchNmm: 500 as never },
+    sayLength: (mm: number) => `${mm} mm`,
   };
   test('what helps most comes first, and does what the sums say', () => {
     const moves = barMoves(bars, ground);
@@ -422,6 +423,12 @@ describe('one move at a time', () => {
     // Bar 180 g with its middle at 100 mm, discs 60 g at 200 mm: sin 40° − sin 30° further left.
     const by = Math.sin((40 * Math.PI) / 180) - 0.5;
     expect(out.rollNmm).toBeCloseTo(-STANDARD_GRAVITY * by * (0.18 * 100 + 0.06 * 200), 6);
+  });
+  test('the next longer and shorter bar, as the shop says lengths', () => {
+    const says = barMoves(bars, ground).map(({ say }) => say);
+    expect(says).toContain('front bar of 305 mm instead of 254 mm');
+    expect(says).toContain('front bar of 203 mm instead of 254 mm');
+    expect(says).toContain('a disc from front to back');
   });
   test('at the end of the teeth and of the thread there is no further', () => {
     const atEnd = { ...bars, rear: { ...REAR, sideDeg: degree(60), downDeg: degree(0) } };

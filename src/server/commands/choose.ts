@@ -61,6 +61,13 @@ export const CHOOSE = ofStage('kit', {
 
   setKitWishes({ wishes }, { db, snapshot }) {
     const { kitWishes } = snapshot.job;
+    const names = (wishes.ownBars ?? []).map(({ side, name }) => `${side} ${name}`);
+    if (new Set(names).size < names.length)
+      throw cannot(
+        'bar-twice',
+        'Two bars of one side have one name: name them so that they can be told apart.',
+        '/command/wishes/ownBars',
+      );
     updateJob(db, {
       ...jobById(db, snapshot.job.id)!,
       kitWishes: { ...kitWishes, ...wishes },

@@ -212,6 +212,10 @@ export function sheetPdf(sheet: SheetDocument, paper: 'A4' | 'LETTER'): Promise<
     ]);
   }
   if (sheet.marks) marks(w, sheet.marks);
+  if (sheet.balance) {
+    w.heading(l.balance);
+    sheet.balance.text.forEach((line) => w.row([{ text: line, part: 1 }]));
+  }
   parts(w, sheet);
   if (sheet.exceptions.length + sheet.open.length > 0) openWork(w, sheet);
   w.heading(l.told);

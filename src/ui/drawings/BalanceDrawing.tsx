@@ -24,7 +24,7 @@ export interface BarTurn {
 }
 
 /** The drawing is no higher than this, px: what it says stands beside and under it. */
-const MOST_PX = 430;
+const MOST_PX = 384;
 const GAP_MM = 60;
 /** Parts lighter than this are weighed and not drawn, g. */
 const LEAST_DRAWN_G = 40;
@@ -275,8 +275,8 @@ function notchAt(set: BarSet, bar: BarSide, view: 'side' | 'behind', foot: Px, a
 
 /** The next notch up or down from where it stands. */
 function step(places: readonly number[], at: number, by: 1 | -1): number | null {
-  const now = places.findIndex((place) => Math.abs(place - at) < 0.5);
-  return places[now + by] ?? null;
+  // Read by eye it may stand between two teeth: from the nearer one on.
+  return places[places.indexOf(nearestOf(places, at)) + by] ?? null;
 }
 
 /** The end of a bar to take hold of, by finger and by key. */

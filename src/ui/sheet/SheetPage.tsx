@@ -79,6 +79,16 @@ export function SheetPage({
         </TableBody>
       </GridTable>
       {sheet.marks && <MarksPart marks={sheet.marks} shop={shop} />}
+      {sheet.balance && (
+        <>
+          <h2>{w.balance}</h2>
+          <ul className={css.sheetCautions} data-part="sheet-balance">
+            {sheet.balance.text.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </>
+      )}
       <PartsTable sheet={sheet} />
       <OpenPart sheet={sheet} />
       <h2>{w.told}</h2>

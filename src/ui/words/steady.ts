@@ -154,7 +154,7 @@ export const steady = {
   quiverEmpty: 'Quiver emptied',
   sightDialled: 'Sight dialled out',
   levers: 'What each part adds',
-  leverHeads: ['', 'Part', 'Mass', 'Tip', 'Roll'],
+  leverHeads: ['No.', 'Part', 'Mass', 'Tip', 'Roll'],
   isMounted: 'As mounted',
   isTried: 'Tried on the drawing, not mounted',
   mount: 'It is mounted so',
@@ -163,6 +163,7 @@ export const steady = {
   teeth: 'Let the teeth go before turning a bar in its mount: forced over, they round off.',
   moves: 'One move at a time',
   movesHow: 'What helps most stands first.',
+  noneHelps: 'None of them brings it nearer to quiet; what does least harm stands first.',
   moveDoes: (roll: string, pitch: string, mass: string) => `tip ${roll}, roll ${pitch}, ${mass}`,
   helps: (value: number) => (value >= 0 ? `${nmm(value)} nearer` : `${nmm(value)} away`),
   tryIt: 'Try it',
@@ -173,6 +174,8 @@ export const steady = {
   moreNotQuiet: 'With these bars and discs it does not stay quiet: another bar is needed.',
   moreSame: 'Nothing there is nearer to that mass.',
   hint: 'Take a bar by its end and swing it, or press arrow keys on it; + and − for discs.',
+  hintStraight: 'A bar straight in its thread does not swing: a mount with teeth turns it.',
+  bareBow: 'Bare bow',
   discMore: (side: 'front' | 'rear') =>
     `A disc more ${side === 'front' ? 'in front' : 'at the back'}`,
   discLess: (side: 'front' | 'rear') =>

@@ -10,6 +10,7 @@ const HUNG = {
   max: 75,
   dependsOn: [],
   optional: true,
+  takenWhole: true,
   stage: 'steady',
   part: 'bar',
   tool: 'cord, level or telephone',
@@ -18,6 +19,7 @@ const HUNG = {
 const MOUNTED = {
   kind: 'text',
   tolerance: 0,
+  takenWhole: true,
   stage: 'steady',
   part: 'bar',
   tool: 'fingers',
@@ -160,6 +162,7 @@ export const BAR = values({
   },
   bareReaction: {
     name: 'Reaction without bars',
+    takenWhole: true,
     short: 'bare tip',
     kind: 'choice',
     tolerance: 0,

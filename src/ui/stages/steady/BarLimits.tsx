@@ -19,8 +19,8 @@ export function BarLimits() {
   const units = snapshot.shop.units;
   return (
     <Block data-part="bar-limits">
+      <h3>{w.limits}</h3>
       <Questions>
-        <h3>{w.limits}</h3>
         <Limit
           key={`mass${massLimitG}`}
           label={w.massLimit}

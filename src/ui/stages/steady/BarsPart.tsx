@@ -75,7 +75,7 @@ export function BarsPart({ bow, items }: { bow: BowRecord; items: readonly Catal
           <DiscButtons bars={trial.bars} turn={trial.turn} stock={stock} />
         </div>
         <Text variant="small" soft as="p">
-          {w.hint}
+          {trial.bars.front?.mount || trial.bars.rear?.mount ? w.hint : w.hintStraight}
         </Text>
         <Moved bow={bow} bars={trial.bars} />
         {(trial.isTried || mounted === null) && (

@@ -24,7 +24,7 @@ export function Levers({
 }) {
   const rows = [
     {
-      name: w.centre,
+      name: w.bareBow,
       massG: bare.massG,
       ...ofPart({ name: 'bow', massG: bare.massG, at: bare.centre }),
     },
