@@ -1,8 +1,11 @@
+import { readAimLine, writeAim, writeRelease } from '@/contracts/aim-sensor';
 import { readBowScaleLine, writePull } from '@/contracts/bow-scale';
 import { readChronographLine, writeShot } from '@/contracts/chronograph';
 import { readPracticeLine, writePractice } from '@/contracts/practice-archer';
-import { mm, newton } from '@/core/units';
+import { hiddenArcher, holdTrace } from '@/core/hold';
+import { gram, mm, newton, newtonMm } from '@/core/units';
 import { DeviceLost, type Device } from './port';
+import { aimSensorStandIn } from './stand-ins/aim-sensor';
 import { bowScaleStandIn } from './stand-ins/bow-scale';
 import { chronographStandIn } from './stand-ins/chronograph';
 import { practiceArcher } from './stand-ins/practice-archer';
@@ -45,10 +48,22 @@ const archer = (more: object = {}) =>
     ...more,
   });
 
+const aim = (more: object = {}) =>
+  aimSensorStandIn({
+    archer: hiddenArcher(4),
+    bow: { massG: gram(2800), steadiness: 1.5, awayNmm: newtonMm(60) },
+    shot: 0,
+    holdS: 3,
+    seed: 6,
+    pauseMs: 0,
+    ...more,
+  });
+
 describe.each<[string, (more?: object) => Device, string]>([
   ['chronograph', chronograph, 'chronograph 1'],
   ['bow scale', scale, 'bowscale 1'],
   ['practice archer', archer, 'archer 1'],
+  ['aim sensor', aim, 'aim 1'],
 ])('the stand-in for a %s', (_, make, hello) => {
   test('greets first, says that it only stands in, and is the same for the same seed', async () => {
     expect(make()).toMatchObject({
@@ -153,3 +168,39 @@ describe('lines of the practice archer', () => {
       upMm: 2,
     }));
 });
+
+test('an aim sensor sends what a hold is read from, with drop-outs and garbled lines between', async () => {
+  const read = (await linesOf(aim())).map(readAimLine);
+  const samples = read.flatMap((line) => (line.kind === 'at' ? [line] : []));
+  const release = read.flatMap((line) => (line.kind === 'release' ? [line.tS] : []));
+  expect(release).toHaveLength(1);
+  expect(samples.length).toBeGreaterThan(900);
+  // 3 s of hold, what comes before and after, 200 a second: some are missing.
+  expect(samples.length).toBeLessThan(200 * 5 + 1);
+  const found = holdTrace({ samples, releaseS: release[0]! });
+  expect(found).toMatchObject({ ok: true });
+  const many = await Promise.all(
+    Array.from({ length: 8 }, (_, i) => linesOf(aim({ seed: 90 + i }))),
+  );
+  expect(
+    many
+      .flat()
+      .map(readAimLine)
+      .some(({ kind }) => kind === 'junk'),
+  ).toBe(true);
+});
+
+test.each([
+  ['aim 1', { kind: 'hello', version: 1 }],
+  ['# sensor warm', { kind: 'note' }],
+  [writeAim(1.5, -0.25, 3), { kind: 'at', tS: 1.5, rightMrad: -0.25, upMrad: 3 }],
+  [writeRelease(4), { kind: 'release', tS: 4 }],
+  ['at 1 2', { kind: 'junk' }],
+  ['at 1 2 3 4', { kind: 'junk' }],
+  ['at NaN 1 1', { kind: 'junk' }],
+  ['at -1 0 0', { kind: 'junk' }],
+  ['at 1 900 0', { kind: 'junk' }],
+  ['at 1e3 0 0', { kind: 'junk' }],
+  ['release', { kind: 'junk' }],
+  ['release 4000', { kind: 'junk' }],
+])('“%s” from an aim sensor', (line, wanted) => expect(readAimLine(line)).toMatchObject(wanted));

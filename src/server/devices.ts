@@ -7,11 +7,12 @@ import { mm, newton } from '@/core/units';
 import type { Device } from '@/devices/port';
 import { bowScaleStandIn } from '@/devices/stand-ins/bow-scale';
 import { chronographStandIn } from '@/devices/stand-ins/chronograph';
+import { aimSensorStandIn } from '@/devices/stand-ins/aim-sensor';
 import { drawBoardStandIn } from '@/devices/stand-ins/draw-board';
 import { grainScaleStandIn } from '@/devices/stand-ins/grain-scale';
 import { practiceArcher } from '@/devices/stand-ins/practice-archer';
 import { numberOf, wholeOf } from './device-stream';
-import { practiceGroup, practiceTear, trueSpeed } from './practice';
+import { heldBow, practiceGroup, practiceTear, trueSpeed } from './practice';
 import { notFound, Problem } from './problem';
 import { loadSnapshot } from './load-snapshot';
 
@@ -22,10 +23,13 @@ interface Asked {
 }
 
 /** ms between two lines, so that a reading is seen coming. */
-const PAUSE_MS = { board: 25, scale: 120, shot: 350, pull: 30, arrow: 250 };
+const PAUSE_MS = { board: 25, scale: 120, shot: 350, pull: 30, arrow: 250, aim: 20 };
 /** Arrows shot one after another when nobody says how many. */
 const SHOTS = 5;
 const MOST_SHOTS = 20;
+const MOST_AIMED = 200;
+const USUAL_HOLD_S = 4;
+const LONGEST_HOLD_S = 20;
 
 const NOTHING = 'There is nothing to shoot';
 const nothing = (reason: string, title: string, detail: string) =>
@@ -117,6 +121,23 @@ const DEVICES: Readonly<Record<string, (asked: Asked) => Device>> = {
       shots: Math.min(MOST_SHOTS, wholeOf(asked.options, 'shots') ?? SHOTS),
       seed: seed(asked, 'chronograph'),
       pauseMs: PAUSE_MS.shot,
+      ...pulled(asked),
+    });
+  },
+  'aim-sensor': (asked) => {
+    const held = heldBow(asked.snapshot, asked.derived);
+    if (!held)
+      throw nothing(
+        'nothing-to-aim',
+        'There is nothing to aim',
+        'The aim sensor needs a bow to sit on: choose one first.',
+      );
+    return aimSensorStandIn({
+      ...held,
+      shot: Math.min(MOST_AIMED, wholeOf(asked.options, 'shot') ?? 0),
+      holdS: Math.min(LONGEST_HOLD_S, Math.max(1, numberOf(asked.options, 'hold') ?? USUAL_HOLD_S)),
+      seed: seed(asked, `aim ${asked.options.toString()}`),
+      pauseMs: PAUSE_MS.aim,
       ...pulled(asked),
     });
   },

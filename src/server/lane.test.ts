@@ -81,6 +81,10 @@ describe('devices of a job', () => {
     expect(await read('practice-archer', { what: 'target', shots: '3', distance: '18' })).toMatch(
       /hit /,
     );
+    const aimed = await read('aim-sensor', { shot: '2', hold: '1' });
+    expect(aimed).toMatch(/"at 0\.0000 /);
+    expect(aimed).toMatch(/release \d/);
+    expect(await read('aim-sensor', { hold: '1', pull: '100' })).toContain('event: lost');
   }, 60_000);
   test('fewer turns, more weight on the scale', async () => {
     const peak = async (turns: string) => {

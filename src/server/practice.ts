@@ -1,7 +1,10 @@
+import { NO_BARS } from '@/core/balance';
 import { launchSpeed } from '@/core/bow';
 import { eyeLever, sightMarks } from '@/core/flight';
+import { hiddenArcher } from '@/core/hold';
 import {
   flightInputs,
+  jobBalance,
   paperHistory,
   speedInput,
   type JobDerived,
@@ -10,7 +13,7 @@ import {
 import { normal, seeded, seedOf } from '@/core/numerics';
 import { latest } from '@/core/setup';
 import { simulatedBow, trueTear, type Adjustment } from '@/core/tuning';
-import { metre, mps } from '@/core/units';
+import { metre, mps, newtonMm } from '@/core/units';
 
 /** What a practice bow hides from the app: its tear, its speed, its drag, its first pin. */
 const HIDDEN = { speedPart: 0.015, drag: 0.2, pinMm: 1.6, leastTearMm: 9, mostTearMm: 15 };
@@ -79,5 +82,30 @@ export function practiceGroup(snapshot: JobSnapshot, derived: JobDerived, aim: P
     rightMm: right * scale,
     upMm: up * scale,
     sigmaMm: SCATTER_MM_PER_M * aim.distanceM,
+  };
+}
+
+/** How far the torques an archer’s hand likes lie from those of the bow without bars, N·mm. */
+const LIKED_NMM = { roll: 90, pitch: 160 } as const;
+
+/** The job’s bow as it is held by the archer it hides, for aiming; null where there is no bow. */
+export function heldBow(snapshot: JobSnapshot, derived: JobDerived) {
+  const { bow } = snapshot;
+  if (!bow) return null;
+  const { at, now, quiver } = jobBalance(snapshot, derived, bow);
+  const bare = at({ bars: NO_BARS, quiver, sightOut: false }).props;
+  const random = seeded(seedFor(snapshot) + 2);
+  const roll = 0.3 * bare.rollTorqueNmm + LIKED_NMM.roll * normal(random);
+  const pitch = bare.pitchTorqueNmm + LIKED_NMM.pitch * normal(random);
+  const inertia = (of: typeof bare) => of.yawInertiaKgMm2 + of.pitchInertiaKgMm2;
+  return {
+    archer: hiddenArcher(seedFor(snapshot) + 3),
+    bow: {
+      massG: now.props.massG,
+      steadiness: inertia(now.props) / inertia(bare),
+      awayNmm: newtonMm(
+        Math.hypot(now.props.rollTorqueNmm - roll, now.props.pitchTorqueNmm - pitch),
+      ),
+    },
   };
 }

@@ -29,6 +29,7 @@ export function DiscButtons({
           {w.sides[side]}
         </Text>
         <IconButton
+          className={css.press}
           aria-label={w.discLess(side)}
           disabled={count === 0}
           onClick={() => turn(side, { disc: -1 })}
@@ -37,6 +38,7 @@ export function DiscButtons({
         </IconButton>
         <Text variant="figure">{w.discs(count)}</Text>
         <IconButton
+          className={css.press}
           aria-label={w.discMore(side)}
           disabled={count >= set.bar.mostDiscs || discFor(side, set, stock) === null}
           onClick={() => turn(side, { disc: 1 })}
