@@ -1,5 +1,7 @@
 import type { Page } from 'puppeteer-core';
+import { hiddenArcher, simulatedHold } from '@/core/hold';
 import { derive, jobBalance } from '@/core/job';
+import { gram, newtonMm } from '@/core/units';
 import { click, find, pageText, reads, settled, visit } from './hands';
 import { TestShop } from './shop';
 
@@ -231,4 +233,69 @@ test('what cannot be is refused with what to do, and nothing is saved', async ()
     expect(JSON.stringify(answer.body)).toContain(says);
   }
   expect(await count()).toBe(before);
+});
+
+test('the aim is measured live, kept, played, left out; two ways are told apart only where they are', async () => {
+  const id = await shop.jobOf('Aino');
+  const page = await shop.page();
+  await steady(page, id, 'part=aim');
+  await reads(page, 'No shot yet');
+  await click(page, '[data-part="listen"]');
+  await find(page, '[data-part="keep-aim"]');
+  await click(page, '[data-part="keep-aim"]');
+  await reads(page, 'mrad', '[data-part="one-aim"]');
+  await reads(page, '1 of 5');
+  await click(page, 'aria/Slowly[role="button"]');
+  await find(page, '[data-part="one-aim"] svg circle[class*="now"]');
+
+  // Shots as the sensor would send them, sixteen of each question: once with a true difference, once with none.
+  const archer = hiddenArcher(9);
+  const post = async (
+    topic: string,
+    ways: readonly [string, string],
+    awayOf: (way: string) => number,
+    seed: number,
+  ) => {
+    for (let i = 0; i < 16; i++) {
+      const way = i % 4 === 0 || i % 4 === 3 ? ways[0] : ways[1];
+      const { samples, releaseS } = simulatedHold({
+        archer,
+        bow: { massG: gram(2800), steadiness: 1.4, awayNmm: newtonMm(awayOf(way)) },
+        shot: i,
+        seed: seed + i,
+        holdS: 3,
+        rateHz: 60,
+      });
+      const answer = await command(id, {
+        name: 'keepAim',
+        topic,
+        way,
+        device: null,
+        releaseS,
+        samples: {
+          t: samples.map(({ tS }) => tS),
+          r: samples.map(({ rightMrad }) => rightMrad),
+          u: samples.map(({ upMrad }) => upMrad),
+        },
+      });
+      expect(answer.status).toBe(200);
+    }
+  };
+  await post('setUps', ['a', 'b'], (way) => (way === 'a' ? 420 : 20), 100);
+  await post('kneeling', ['standing', 'kneeling'], () => 60, 700);
+  const choose = (topic: string) => page.select('#aim-topic', topic);
+  await steady(page, id, 'part=aim');
+  await choose('setUps');
+  await reads(page, 'Stiller set-up B than set-up A');
+  await reads(page, 'shots of each would show a tenth');
+  await reads(page, 'Next: set-up A');
+  await choose('kneeling');
+  await reads(page, 'No difference shown');
+  await reads(page, 'That is a full answer');
+
+  await page.type('#aim-out', 'a gust of wind');
+  await click(page, 'aria/Leave out[role="button"]');
+  await reads(page, 'left out: a gust of wind');
+  await click(page, 'aria/Take in again[role="button"]');
+  await page.waitForFunction(() => !document.body.innerText.includes('left out:'));
 });

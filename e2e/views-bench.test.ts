@@ -21,6 +21,7 @@ everyView([
   ['hang test', 'Aino', 'steady?part=weigh&value=hangThread', 'the other way up'],
   ['reaction', 'Aino', 'steady?part=reaction', 'Every try'],
   ['bars', 'Aino', 'steady?part=bars', 'Lightest that is quiet'],
+  ['aim', 'Aino', 'steady?part=aim', 'No shot yet'],
   ['handover', 'Aino', 'handover', 'Revision 1'],
   ['sheet', 'Aino', 'sheet/1', 'Settings as measured'],
 ]);

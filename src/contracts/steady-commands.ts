@@ -20,6 +20,10 @@ const MountBar = Type.Object(
   strict,
 );
 
+/** A minute at two hundred samples a second. */
+const Numbers = (minimum: number, maximum: number) =>
+  Type.Array(Type.Number({ minimum, maximum }), { maxItems: 12_000 });
+
 const How = OneOf('slight', 'clear');
 const Quiver = OneOf('off', 'empty', 'full');
 
@@ -38,6 +42,20 @@ export const STEADY_COMMANDS = [
     bars: Type.Boolean(),
     quiver: Quiver,
   }),
+  /** A shot as a sensor saw it, from its first sample on. */
+  command('keepAim', {
+    topic: Text(20),
+    way: Text(20),
+    device: NullOr<string>({ type: 'string', maxLength: 60 }),
+    /** Null where the sensor did not tell. */
+    releaseS: NullOr<number>({ type: 'number', minimum: 0, maximum: 300 }),
+    samples: Type.Object(
+      { t: Numbers(0, 300), r: Numbers(-1000, 1000), u: Numbers(-1000, 1000) },
+      strict,
+    ),
+  }),
+  /** Empty takes it in again. */
+  command('leaveOutAim', { id: Type.Integer({ minimum: 1 }), reason: Text(200) }),
   command('takeHang', {
     point: OneOf('hangAxle', 'hangThread', 'hangThird', 'hangBehind'),
     lean: Text(40),

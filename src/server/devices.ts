@@ -125,7 +125,10 @@ const DEVICES: Readonly<Record<string, (asked: Asked) => Device>> = {
     });
   },
   'aim-sensor': (asked) => {
-    const held = heldBow(asked.snapshot, asked.derived);
+    const held = heldBow(asked.snapshot, asked.derived, {
+      topic: asked.options.get('topic') ?? '',
+      way: asked.options.get('way') ?? '',
+    });
     if (!held)
       throw nothing(
         'nothing-to-aim',

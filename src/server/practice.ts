@@ -1,7 +1,7 @@
 import { NO_BARS } from '@/core/balance';
 import { launchSpeed } from '@/core/bow';
 import { eyeLever, sightMarks } from '@/core/flight';
-import { hiddenArcher } from '@/core/hold';
+import { aimTopic, hiddenArcher } from '@/core/hold';
 import {
   flightInputs,
   jobBalance,
@@ -88,8 +88,22 @@ export function practiceGroup(snapshot: JobSnapshot, derived: JobDerived, aim: P
 /** How far the torques an archer’s hand likes lie from those of the bow without bars, N·mm. */
 const LIKED_NMM = { roll: 90, pitch: 160 } as const;
 
+/** What the second way of a stance does to this archer’s wander, at most. */
+const STANCE_PART = 0.6;
+
+/** Bows are held as they are; a stance has a way this archer is weaker in. */
+function stanceFactor(snapshot: JobSnapshot, { topic, way }: { topic: string; way: string }) {
+  const ways = aimTopic(topic)?.ways ?? [];
+  if (topic === 'setUps' || ways[1]?.[0] !== way) return 1;
+  return 1 + STANCE_PART * seeded(seedFor(snapshot) + seedOf(topic))();
+}
+
 /** The job’s bow as it is held by the archer it hides, for aiming; null where there is no bow. */
-export function heldBow(snapshot: JobSnapshot, derived: JobDerived) {
+export function heldBow(
+  snapshot: JobSnapshot,
+  derived: JobDerived,
+  stance: { readonly topic: string; readonly way: string },
+) {
   const { bow } = snapshot;
   if (!bow) return null;
   const { at, now, quiver } = jobBalance(snapshot, derived, bow);
@@ -97,9 +111,10 @@ export function heldBow(snapshot: JobSnapshot, derived: JobDerived) {
   const random = seeded(seedFor(snapshot) + 2);
   const roll = 0.3 * bare.rollTorqueNmm + LIKED_NMM.roll * normal(random);
   const pitch = bare.pitchTorqueNmm + LIKED_NMM.pitch * normal(random);
+  const archer = hiddenArcher(seedFor(snapshot) + 3);
   const inertia = (of: typeof bare) => of.yawInertiaKgMm2 + of.pitchInertiaKgMm2;
   return {
-    archer: hiddenArcher(seedFor(snapshot) + 3),
+    archer: { ...archer, restMrad: archer.restMrad * stanceFactor(snapshot, stance) },
     bow: {
       massG: now.props.massG,
       steadiness: inertia(now.props) / inertia(bare),

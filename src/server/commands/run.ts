@@ -3,6 +3,7 @@ import { ARROWS } from './arrows';
 import { BOW } from './bow';
 import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
+import { AIM } from './aim';
 import { LANE } from './lane';
 import { STEADY } from './steady';
 import { MARKS } from './marks';
@@ -30,6 +31,7 @@ const HANDLERS: Handlers = {
   ...MEASURE,
   ...LANE,
   ...STEADY,
+  ...AIM,
   ...MARKS,
   ...BOW,
   ...CHOOSE,

@@ -20,6 +20,8 @@ export type Inverse =
       readonly bow?: StoredBow | null;
     }
   | { readonly do: 'dropCurve'; readonly curveId: number; readonly back?: true }
+  | { readonly do: 'dropAim'; readonly id: number; readonly back?: true }
+  | { readonly do: 'aimReason'; readonly id: number; readonly reason: string }
   | { readonly do: 'withdraw'; readonly exceptionId: number; readonly back?: true }
   | { readonly do: 'acknowledge'; readonly cautionId: string; readonly yes: boolean };
 

@@ -1,4 +1,5 @@
 import type { Archer, Job, JobSnapshot } from '@/core/job';
+import { dropAim, leaveOutAim } from '@/data/aims';
 import { dropCurve } from '@/data/curves';
 import { archerById, heldBow, jobById, updateArcher, updateJob } from '@/data/jobs';
 import { acknowledge, unacknowledge, withdrawException } from '@/data/records';
@@ -69,6 +70,7 @@ function named(entry: Reversible | null, can: 'canUndo' | 'canRedo'): Reversible
 /** Fields and places an inverse writes; readings are rows of their own and collide with none. */
 function writes(inverse: Inverse): string[] {
   if (inverse.do === 'acknowledge') return [`caution ${inverse.cautionId}`];
+  if (inverse.do === 'aimReason') return [`aim ${inverse.id}`];
   if (inverse.do !== 'restore') return [];
   const parts = [...(inverse.part ? [inverse.part] : []), ...(inverse.parts ?? [])];
   return [
@@ -125,6 +127,13 @@ function takeBack(inverse: Inverse, work: Work): Inverse {
       const { back, ...rest } = inverse;
       return back ? rest : { ...rest, back: true };
     }
+    case 'dropAim': {
+      dropAim(db, inverse.id, !inverse.back);
+      const { back, ...rest } = inverse;
+      return back ? rest : { ...rest, back: true };
+    }
+    case 'aimReason':
+      return { ...inverse, reason: leaveOutAim(db, jobId, inverse.id, inverse.reason) ?? '' };
     case 'withdraw': {
       withdrawException(db, jobId, inverse.exceptionId, !inverse.back);
       const { back, ...rest } = inverse;

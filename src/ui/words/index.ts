@@ -19,6 +19,7 @@ export { speedWords } from './lane-speed';
 export { devices } from './devices';
 export { handover } from './handover';
 export { steady, steadyDrawing, tipWords, rollWords } from './steady';
+export { aimWords } from './aim';
 export { sheet } from './sheet';
 export { shopWords } from './shop';
 export { drawOff } from './draw-off';

@@ -16,7 +16,7 @@ const centreFrom = {
 
 export const steady = {
   title: 'Steady',
-  parts: { weigh: 'Weigh and hang', reaction: 'Reaction', bars: 'Bars' },
+  parts: { weigh: 'Weigh and hang', reaction: 'Reaction', bars: 'Bars', aim: 'Aim' },
   nothing: 'nothing yet',
   tries: (n: number) => (n === 1 ? 'one try' : `${n} tries`),
   settled: (n: number) => `settled in ${n}`,

@@ -6,8 +6,9 @@ import { AgainNote } from '../../job/AgainNote';
 import { useJob } from '../../job/JobProvider';
 import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
-import { frame, steady as w } from '../../words';
+import { aimWords, frame, steady as w } from '../../words';
 import { grams } from './say';
+import { useAims } from './useAims';
 import { useBalance } from './useBalance';
 import css from './SteadyParts.module.css';
 
@@ -28,6 +29,7 @@ const KEYS: Readonly<Record<SteadyPart, readonly SetupKey[]>> = {
   weigh: ['bowMass', 'hangAxle', 'hangThread', 'hangThird', 'hangBehind'],
   reaction: ['bareReaction', 'steadyTip'],
   bars: BARS,
+  aim: [],
 };
 
 /** The parts of the stage with what each has brought. */
@@ -35,6 +37,7 @@ export function SteadyParts({ current, bow }: { current: SteadyPart; bow: BowRec
   const { derived } = useJob();
   const { href } = useStage();
   const { now, neutral, mounted } = useBalance(bow);
+  const aims = useAims();
   const mass = latest(derived.history, 'bowMass')?.si ?? null;
   const values: Record<SteadyPart, string | null> = {
     weigh: mass === null ? null : grams(mass),
@@ -44,6 +47,7 @@ export function SteadyParts({ current, bow }: { current: SteadyPart; bow: BowRec
         : neutral.settled
           ? w.settled(neutral.tries.length)
           : w.tries(neutral.tries.length),
+    aim: aims && aims.length > 0 ? aimWords.shots(aims.length) : null,
     bars: mounted === null ? null : isQuiet(now.props, neutral) ? w.quiet : grams(now.props.massG),
   };
   const again = (id: SteadyPart) => derived.plan.stale.some(({ key }) => KEYS[id].includes(key));

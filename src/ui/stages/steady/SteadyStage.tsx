@@ -4,6 +4,7 @@ import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { lane } from '../../words';
 import { NoBow } from '../bench/BenchStage';
+import { AimPart } from './AimPart';
 import { BarsPart } from './BarsPart';
 import { ReactionPart } from './ReactionPart';
 import { WeighPart } from './WeighPart';
@@ -17,5 +18,6 @@ export function SteadyStage({ items }: { items: readonly CatalogueItem[] }) {
   const part = at('part');
   if (part === 'reaction') return <ReactionPart bow={bow} />;
   if (part === 'bars') return <BarsPart bow={bow} items={items} />;
+  if (part === 'aim') return <AimPart bow={bow} />;
   return <WeighPart bow={bow} />;
 }

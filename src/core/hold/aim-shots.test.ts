@@ -1,0 +1,114 @@
+import { degree, milliradian, second } from '../units';
+import {
+  AIM_TOPICS,
+  aimFindings,
+  aimTopic,
+  countedShots,
+  nextWay,
+  pathOf,
+  type AimShot,
+  type HoldTrace,
+} from '.';
+
+const trace = (
+  changes: {
+    from?: number;
+    share?: number;
+    up?: number;
+    s?: number;
+    rms?: number;
+    hz?: number;
+  } = {},
+): HoldTrace => {
+  const { from = 0, share = 0.5, up = 0, s = 4, rms = 0.5, hz = 1 } = changes;
+  return {
+    hold: {
+      fromS: second(1),
+      durationS: second(s),
+      rmsMrad: milliradian(rms),
+      rmsWithoutDriftMrad: milliradian(rms),
+      driftMradS: { right: 0, up },
+      ellipse: { semiMajorMrad: milliradian(1), semiMinorMrad: milliradian(1), tiltDeg: degree(0) },
+      centre: { rightMrad: milliradian(0), upMrad: milliradian(0) },
+      dominantHz: hz,
+      sidewaysShare: share,
+    },
+    approach: { fromDeg: degree(from) },
+    releaseS: second(1 + s),
+  };
+};
+const ids = (shots: readonly HoldTrace[]) => aimFindings(shots).map(({ id }) => id);
+const many = (n: number, make: (i: number) => Parameters<typeof trace>[0]) =>
+  Array.from({ length: n }, (_, i) => trace(make(i)));
+
+describe('what repeats', () => {
+  test('nothing under five shots', () => expect(ids(many(4, () => ({})))).toEqual([]));
+  test('nine of ten from the left are alike, across the cut at ±180° too', () => {
+    const [found] = aimFindings(many(10, (i) => ({ from: i === 0 ? 0 : i % 2 ? 172 : -175 })));
+    expect(found).toMatchObject({ id: 'comesOn', count: 9, of: 10 });
+    expect(Math.abs(found!.value!)).toBeGreaterThan(170);
+    // Binomial, a quarter each: 10·0.25⁹·0.75 + 0.25¹⁰.
+    expect(found!.pValue).toBeCloseTo(10 * 0.25 ** 9 * 0.75 + 0.25 ** 10, 12);
+  });
+  test('now here, now there is told as such, with no p', () => {
+    const [found] = aimFindings(many(8, (i) => ({ from: 45 * i })));
+    expect(found).toMatchObject({ id: 'comesOnMixed', pValue: null });
+  });
+  test.each<[string, (i: number) => Parameters<typeof trace>[0], boolean]>([
+    ['sideways', () => ({ share: 0.8 }), true],
+    ['sideways', (i) => ({ share: i % 2 ? 0.8 : 0.3 }), false],
+    ['upright', () => ({ share: 0.2 }), true],
+    ['sinks', (i) => ({ up: -0.4 + 0.05 * (i % 3) }), true],
+    ['climbs', (i) => ({ up: 0.4 + 0.05 * (i % 3) }), true],
+    ['sinks', (i) => ({ up: (i % 2 ? 1 : -1) * (0.4 + 0.01 * i) }), false],
+    ['longer', (i) => ({ s: 2 + i, rms: 0.3 + 0.1 * i + 0.01 * (i % 2) }), true],
+    ['longer', (i) => ({ s: 2 + i, rms: 0.5 + 0.1 * (i % 2) }), false],
+    ['trembles', () => ({ hz: 7 }), true],
+    ['trembles', () => ({ hz: 1 }), false],
+  ])('%s', (id, make, told) => expect(ids(many(8, make)).includes(id as never)).toBe(told));
+});
+
+describe('shots in turn', () => {
+  test('A B B A: who tires, tires with both', () => {
+    const topic = aimTopic('setUps')!;
+    expect(Array.from({ length: 8 }, (_, i) => nextWay(topic, i)).join('')).toBe('abbaabba');
+    expect(nextWay(aimTopic('shots')!, 3)).toBe('shot');
+    expect(aimTopic('weather')).toBeNull();
+    for (const { id, ways } of AIM_TOPICS)
+      expect([id, ways.length]).toEqual([id, id === 'shots' ? 1 : 2]);
+  });
+  test('what is left out, or shows no hold, does not count', () => {
+    const shot = (changes: Partial<AimShot>): AimShot => ({
+      id: 1,
+      at: '',
+      who: '',
+      topic: 'shots',
+      way: 'shot',
+      device: null,
+      leftOut: '',
+      result: trace(),
+      refused: null,
+      path: [],
+      ...changes,
+    });
+    const shots = [
+      shot({}),
+      shot({ leftOut: 'a gust' }),
+      shot({ result: null }),
+      shot({ topic: 'open' }),
+    ];
+    expect(countedShots(shots, 'shots')).toHaveLength(1);
+  });
+  test('a path is small, its ends kept, whole numbers', () => {
+    const samples = Array.from({ length: 12_000 }, (_, i) => ({
+      tS: i / 200,
+      rightMrad: Math.sin(i),
+      upMrad: -i / 1000,
+    }));
+    const path = pathOf(samples);
+    expect(path.length).toBeLessThanOrEqual(221);
+    expect(path[0]).toEqual([0, 0, 0]);
+    expect(path.flat().every(Number.isInteger)).toBe(true);
+    expect(pathOf(samples.slice(0, 3))).toHaveLength(3);
+  });
+});
