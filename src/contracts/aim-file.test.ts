@@ -8,7 +8,8 @@ describe('a trace in a file', () => {
   test('units stand in the header, columns in any order, others are passed over', () => {
     const read = readAimFile('up_deg,note,TIME_MS,right_urad\n0.1,x,5,2500\n');
     if (!read.ok) throw new Error(read.message);
-    expect(read.samples.t[0]).toBeCloseTo(0.005, 12);
+    // From its own beginning on, whatever clock it has.
+    expect(read.samples.t[0]).toBe(0);
     expect(read.samples.r[0]).toBeCloseTo(2.5, 12);
     // A tenth of a degree is 1.745 mrad.
     expect(read.samples.u[0]).toBeCloseTo(1.7453, 4);
@@ -19,6 +20,8 @@ describe('a trace in a file', () => {
     ['time_s,right_mrad,up_mrad\n0,1,NaN\n', /Line 2: “NaN” is no number/],
     ['time_s,right_mrad,up_mrad\n0,1,1e9\n', /“1e9” is no number/],
     ['time_s,right_mrad,up_mrad\n0,1\n', /“” is no number/],
+    ['time_s,right_mrad,up_mrad\n0,5000,0\n', /Line 2 points more than 1000 mrad away/],
+    ['time_s,right_mrad,up_mrad\n0,0,0\n5000,0,0\n', /Line 3 lies more than 300 s after/],
     [`time_s,right_mrad,up_mrad\n${'0,0,0\n'.repeat(MOST_AIM_ROWS + 1)}`, /at most 12000/],
     ['x'.repeat(AIM_FILE_LIMIT + 1), /larger than 2 MB/],
   ])('is refused with what is wrong', (text, says) => {

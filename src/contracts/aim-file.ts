@@ -21,6 +21,10 @@ const along = (name: string): Readonly<Record<string, number>> => ({
 });
 const COLUMNS = { t: TIME, r: along('right'), u: along('up') } as const;
 
+/** Further and longer nobody aims: a unit is wrong. */
+const MOST_MRAD = 1000;
+const LONGEST_S = 300;
+
 /** A minute at two hundred a second. */
 export const MOST_AIM_ROWS = 12_000;
 export const AIM_FILE_LIMIT = 2_000_000;
@@ -58,7 +62,18 @@ export function readAimFile(text: string): AimFileRead {
         return no(`Line ${i + 2}: “${cell.slice(0, 20)}” is no number.`);
       columns[key].push(Number(cell) * per);
     }
-  return { ok: true, samples: columns };
+  // Whatever clock it has, a trace begins at nothing.
+  const first = columns.t[0] ?? 0;
+  const t = columns.t.map((time) => time - first);
+  const late = t.findIndex((time) => time > LONGEST_S);
+  if (late >= 0)
+    return no(`Line ${late + 2} lies more than ${LONGEST_S} s after the first: is its unit right?`);
+  const far = t.findIndex(
+    (_, i) => Math.max(Math.abs(columns.r[i]!), Math.abs(columns.u[i]!)) > MOST_MRAD,
+  );
+  if (far >= 0)
+    return no(`Line ${far + 2} points more than ${MOST_MRAD} mrad away: is its unit right?`);
+  return { ok: true, samples: { ...columns, t } };
 }
 
 export const writeAimFile = ({ t, r, u }: TraceColumns): string =>

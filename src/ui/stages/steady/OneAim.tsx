@@ -123,7 +123,7 @@ function AimFigures({
   distance: string;
   spot: string;
 }) {
-  const mrad = (value: number) => `${value < 0 ? '−' : ''}${Math.abs(value).toFixed(2)} mrad`;
+  const mrad = (value: number) => `${value <= -0.005 ? '−' : ''}${Math.abs(value).toFixed(2)} mrad`;
   const hz = hold.dominantHz.toFixed(1);
   const rows: [string, string][] = [
     [w.hold, `${hold.durationS.toFixed(1)} s`],
