@@ -287,7 +287,7 @@ test('the aim is measured live, kept, played, left out; two ways are told apart 
   await steady(page, id, 'part=aim');
   await choose('setUps');
   await reads(page, 'Stiller set-up B than set-up A');
-  await reads(page, 'shots of each would show a tenth');
+  await reads(page, 'show a tenth');
   await reads(page, 'Next: set-up A');
   await choose('kneeling');
   await reads(page, 'No difference shown');

@@ -17,31 +17,36 @@ export function dominantHz(
   second: ArrayLike<number>,
 ): number {
   const n = times.length;
-  const [re1, im1, re2, im2] = [0, 0, 0, 0].map(() => new Float64Array(COUNT)) as [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ];
-  for (let i = 0; i < n; i++) {
-    const window = 0.5 * (1 - Math.cos((2 * Math.PI * i) / (n - 1)));
-    const [a, b] = [window * first[i]!, window * second[i]!];
-    const turn = -2 * Math.PI * times[i]!;
-    let [cos, sin] = [Math.cos(turn * SLOWEST_HZ), Math.sin(turn * SLOWEST_HZ)];
-    const [stepCos, stepSin] = [Math.cos(turn * STEP_HZ), Math.sin(turn * STEP_HZ)];
-    for (let k = 0; k < COUNT; k++) {
-      re1[k]! += a * cos;
-      im1[k]! += a * sin;
-      re2[k]! += b * cos;
-      im2[k]! += b * sin;
-      const next = cos * stepCos - sin * stepSin;
-      sin = cos * stepSin + sin * stepCos;
-      cos = next;
+  // Real and imaginary sums of both, side by side for each frequency.
+  const sums = new Float64Array(4 * COUNT);
+  const window = (i: number) => 0.5 * (1 - Math.cos((2 * Math.PI * i) / (n - 1)));
+  // Two samples at a time: the sums are fetched and put back half as often. The last may stand alone.
+  for (let i = 0; i < n; i += 2) {
+    const j = Math.min(i + 1, n - 1);
+    const [w1, w2] = [window(i), i + 1 < n ? window(j) : 0];
+    const [a1, b1, a2, b2] = [w1 * first[i]!, w1 * second[i]!, w2 * first[j]!, w2 * second[j]!];
+    const [turn1, turn2] = [-2 * Math.PI * times[i]!, -2 * Math.PI * times[j]!];
+    let [c1, s1] = [Math.cos(turn1 * SLOWEST_HZ), Math.sin(turn1 * SLOWEST_HZ)];
+    let [c2, s2] = [Math.cos(turn2 * SLOWEST_HZ), Math.sin(turn2 * SLOWEST_HZ)];
+    const [stepC1, stepS1] = [Math.cos(turn1 * STEP_HZ), Math.sin(turn1 * STEP_HZ)];
+    const [stepC2, stepS2] = [Math.cos(turn2 * STEP_HZ), Math.sin(turn2 * STEP_HZ)];
+    for (let k = 0; k < 4 * COUNT; k += 4) {
+      sums[k]! += a1 * c1 + a2 * c2;
+      sums[k + 1]! += a1 * s1 + a2 * s2;
+      sums[k + 2]! += b1 * c1 + b2 * c2;
+      sums[k + 3]! += b1 * s1 + b2 * s2;
+      const next1 = c1 * stepC1 - s1 * stepS1;
+      s1 = c1 * stepS1 + s1 * stepC1;
+      c1 = next1;
+      const next2 = c2 * stepC2 - s2 * stepS2;
+      s2 = c2 * stepS2 + s2 * stepC2;
+      c2 = next2;
     }
   }
   let [best, most] = [0, -1];
   for (let k = 0; k < COUNT; k++) {
-    const power = re1[k]! ** 2 + im1[k]! ** 2 + re2[k]! ** 2 + im2[k]! ** 2;
+    const at = 4 * k;
+    const power = sums[at]! ** 2 + sums[at + 1]! ** 2 + sums[at + 2]! ** 2 + sums[at + 3]! ** 2;
     if (power > most) [best, most] = [k, power];
   }
   return (10 + best) / 20;

@@ -279,6 +279,16 @@ function step(places: readonly number[], at: number, by: 1 | -1): number | null 
   return places[places.indexOf(nearestOf(places, at)) + by] ?? null;
 }
 
+/** Where a finger that holds something is, in px of its view; null where it holds nothing. */
+function placeOf(event: PointerEvent<SVGCircleElement>): Px | null {
+  if (!event.currentTarget.hasPointerCapture(event.pointerId)) return null;
+  const group = event.currentTarget.closest<SVGGElement>('[data-view]')!;
+  const matrix = group.getScreenCTM();
+  return matrix
+    ? new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+    : null;
+}
+
 /** The end of a bar to take hold of, by finger and by key. */
 function Handle({
   bar,
@@ -300,15 +310,17 @@ function Handle({
   const { mount } = set;
   const turns = mount !== null;
   const move = (event: PointerEvent<SVGCircleElement>) => {
-    if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
-    const group = event.currentTarget.closest<SVGGElement>('[data-view]')!;
-    const matrix = group.getScreenCTM();
-    if (!matrix) return;
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    const notch = notchAt(set, bar, view, foot, { x, y }, k);
+    const at = placeOf(event);
+    const notch = at && notchAt(set, bar, view, foot, at, k);
     if (!notch) return;
     const isSame = notch.downDeg === set.downDeg && (notch.sideDeg ?? set.sideDeg) === set.sideDeg;
     if (!isSame) onTurn(notch);
+  };
+  const slide = (event: PointerEvent<SVGCircleElement>) => {
+    const at = placeOf(event);
+    if (!at || !mount) return;
+    const to = nearestOf(notchesOf(mount.slide), set.at.forwardMm + at.x / k);
+    if (to !== set.slideMm) onTurn({ slideMm: to });
   };
   const key = (event: KeyboardEvent) => {
     const turn = turnOfKey(event.key, set, bar);
@@ -340,6 +352,20 @@ function Handle({
         onPointerMove={move}
       />
       <circle cx={end.x} cy={end.y} r={turns ? 9 : 6} className={css.knob} />
+      {view === 'side' && mount && mount.slide.most > 0 && (
+        <>
+          <circle
+            cx={foot.x}
+            cy={foot.y}
+            r={22}
+            className={css.hold}
+            data-slides={bar}
+            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerMove={slide}
+          />
+          <rect x={foot.x - 7} y={foot.y - 5} width={14} height={10} className={css.knob} />
+        </>
+      )}
     </g>
   );
 }

@@ -93,7 +93,10 @@ export const aimWords = {
     `${a} ${meanA}, ${b} ${meanB} mrad`,
   interval: (low: string, high: string) =>
     `The difference lies between ${low} and ${high} mrad, 95 in 100.`,
-  needed: (n: number) => `${n} shots of each would show a tenth.`,
+  needed: (all: number, had: number) =>
+    all > had
+      ? `${all - had} more of each would show a tenth, ${all} in all.`
+      : `${all} of each show a tenth: there are enough.`,
   full: 'That is a full answer: keep what is liked, or shoot more.',
   because: {
     hold: 'The hold is from where the aim settled up to the release; its radius is the root mean square about its middle.',

@@ -116,6 +116,9 @@ export const steady = {
   steadinessHow: 'turning inertia, times the bow without bars',
   total: 'Mass',
   price: 'More to pay',
+  offerDoes: (tip: string, roll: string) => `tip ${tip}, roll ${roll} off neutral`,
+  longest: (length: string, limit: string | null) =>
+    limit === null ? `longest bar ${length}` : `longest bar ${length}, ${limit} allowed`,
   over: (value: number) => `${nmm(value)} over`,
   look: 'Look at it',
   shown: 'on the drawing',
@@ -173,7 +176,7 @@ export const steady = {
   moreBy: (g: number) => `${g > 0 ? '+' : '−'}${Math.abs(g)} g`,
   moreNotQuiet: 'With these bars and discs it does not stay quiet: another bar is needed.',
   moreSame: 'Nothing there is nearer to that mass.',
-  hint: 'Take a bar by its end and swing it, or press arrow keys on it; + and − for discs.',
+  hint: 'Take a bar by its end and swing it, or by its foot and slide it where its mount slides; or press arrow keys, Page up and down on it, + and − for discs.',
   hintStraight: 'A bar straight in its thread does not swing: a mount with teeth turns it.',
   bareBow: 'Bare bow',
   discMore: (side: 'front' | 'rear') =>

@@ -38,7 +38,8 @@ export function AimCompare({
             {w.chance(found.pValue)}.
           </p>
           <Text soft>
-            {w.needed(found.shotsNeeded)} {found.verdict === 'notShown' && w.full}
+            {w.needed(found.shotsNeeded, Math.min(a.length, b.length))}{' '}
+            {found.verdict === 'notShown' && w.full}
           </Text>
         </>
       )}

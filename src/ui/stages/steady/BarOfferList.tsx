@@ -4,12 +4,13 @@ import { anglesText, type BarSet } from '@/core/balance';
 import type { BarOffer, BarQuestion } from '@/core/steady';
 import { writeMoney } from '@/core/units';
 import { BarChart } from '../../charts/BarChart';
+import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Block } from '../../pieces/layout';
 import { Text } from '../../pieces/Text';
 import { Note } from '../../pieces/texts';
 import { steady as w } from '../../words';
-import { grams } from './say';
+import { grams, lengthOf, torque } from './say';
 import { useBarOffers } from './useBarOffers';
 import type { Trial } from './useTrial';
 import css from './BarOfferList.module.css';
@@ -35,6 +36,7 @@ export function BarOfferList({ question, trial }: { question: BarQuestion; trial
               <Offer
                 key={offer.id}
                 offer={offer}
+                question={question}
                 shown={JSON.stringify(offer.bars) === shown}
                 onLook={() => trial.show(offer.bars)}
               />
@@ -72,9 +74,22 @@ const barWords = (set: BarSet | null, side: 'front' | 'rear') =>
     ? [set.bar.name, anglesText(set), w.discs(set.discs?.count ?? 0)].filter(Boolean).join(', ')
     : w.noBar(side);
 
-function Offer({ offer, shown, onLook }: { offer: BarOffer; shown: boolean; onLook: () => void }) {
+function Offer({
+  offer,
+  question,
+  shown,
+  onLook,
+}: {
+  offer: BarOffer;
+  question: BarQuestion;
+  shown: boolean;
+  onLook: () => void;
+}) {
   const { bars, massG, steadiness, priceCents, overNmm, turns } = offer;
   const sets = setsOf(offer);
+  const units = useJob().snapshot.shop.units;
+  const { neutral, lengthLimitMm } = question;
+  const longestMm = Math.max(bars.front?.bar.lengthMm ?? 0, bars.rear?.bar.lengthMm ?? 0);
   return (
     <section className={css.offer} data-offer={offer.id}>
       <h4>{w.offers[offer.id]}</h4>
@@ -86,6 +101,23 @@ function Offer({ offer, shown, onLook }: { offer: BarOffer; shown: boolean; onLo
       </p>
       <p>{barWords(bars.front, 'front')}</p>
       <p>{barWords(bars.rear, 'rear')}</p>
+      <Text variant="small" soft as="p">
+        {w.offerDoes(
+          torque(offer.rollTorqueNmm - neutral.neutralRollNmm),
+          torque(offer.pitchTorqueNmm - neutral.neutralPitchNmm),
+        )}
+        {longestMm > 0 && (
+          <>
+            {'; '}
+            <WithFractions
+              text={w.longest(
+                lengthOf(longestMm, units),
+                lengthLimitMm === null ? null : lengthOf(lengthLimitMm, units),
+              )}
+            />
+          </>
+        )}
+      </Text>
       <p>
         <Text variant="figure">{writeMoney(priceCents)}</Text>{' '}
         <Text soft as="span">
