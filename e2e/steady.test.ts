@@ -131,6 +131,9 @@ test('a left-handed bow is hung, shot bare, its bars are chosen and mounted, and
   expect(quiver.status).toBe(200);
   await steady(page, id, 'part=bars');
   await reads(page, 'another quiver was chosen');
+  // What is to be done again is a tap away, in its own part of the stage.
+  await click(page, 'aria/why[role="button"]');
+  await find(page, '[role="dialog"] a[href*="steady?part=reaction"]');
   const stale = (await balanceOf(id)).derived.plan.stale.map(({ key }) => key);
   expect(stale).toEqual(
     expect.arrayContaining(['frontBar', 'rearBar', 'steadyTip', 'bareReaction']),

@@ -106,7 +106,7 @@ describe('shots in turn', () => {
       upMrad: -i / 1000,
     }));
     const path = pathOf(samples);
-    expect(path.length).toBeLessThanOrEqual(221);
+    expect(path.length).toBeLessThanOrEqual(141);
     expect(path[0]).toEqual([0, 0, 0]);
     expect(path.flat().every(Number.isInteger)).toBe(true);
     expect(pathOf(samples.slice(0, 3))).toHaveLength(3);

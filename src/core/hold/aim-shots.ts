@@ -232,7 +232,7 @@ export function aimFindings(shots: readonly HoldTrace[]): AimFinding[] {
 }
 
 /** Points of a path at most: enough for a drawing of a few hundred pixels. */
-const MOST_POINTS = 220;
+const MOST_POINTS = 140;
 
 /** Thousandths; never −0. */
 const whole = (value: number) => Math.round(1000 * value) || 0;

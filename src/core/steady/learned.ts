@@ -1,6 +1,6 @@
 import { neutralSeen, neutralTorques, reactionOf, type Reaction } from '../balance';
 import type { BowRecord } from '../bow';
-import type { History, Reading } from '../setup';
+import { CONFIRMED, type History, type Reading } from '../setup';
 import type { NewtonMm } from '../units';
 import { bareBow, withParts } from './bare-bow';
 
@@ -63,7 +63,10 @@ export function learned(history: History, bow: BowRecord): Learned {
   const torqueOf = ({ data }: Reading) => withParts(bare, data?.kind === 'reaction' ? data.on : []);
   const tries = [...history.values()]
     .flat()
-    .filter(({ key }) => key === 'bareReaction' || key === 'steadyTip')
+    // Said to be still so, nothing was shot.
+    .filter(
+      ({ key, method }) => (key === 'bareReaction' || key === 'steadyTip') && method !== CONFIRMED,
+    )
     .sort((a, b) => a.seq - b.seq)
     .flatMap((reading) => tryOf(reading, torqueOf));
   const neutral = neutralTorques(tries);

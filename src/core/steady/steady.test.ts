@@ -230,6 +230,10 @@ describe('the reaction', () => {
       learned(history(aReading(1, 'steadyTip', null, { choice: 'still' })), bow).tries,
     ).toEqual([]);
   });
+  test('what is said to be still so was not shot: it is no try', () => {
+    const again = { ...shot(2, 'steadyTip', 'still'), method: 'confirmed' };
+    expect(learned(history(shot(1, 'steadyTip', 'still'), again), bow).tries).toHaveLength(1);
+  });
   test('a centre corrected later corrects every try', () => {
     const tries = history(shot(1, 'bareReaction', 'still'), shot(2, 'bareReaction', 'still'));
     const before = learned(tries, bow).tries[0]!.pitchTorqueNmm;

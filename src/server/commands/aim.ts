@@ -5,7 +5,7 @@ import { bowOf } from './lane-entries';
 import { cannot, ofStage, type Handlers } from './types';
 
 /** More shots than these nobody looks through. */
-const MOST_SHOTS = 400;
+const MOST_SHOTS = 200;
 const LEAST_SAMPLES = 11;
 
 /** Shots aimed with a sensor. */

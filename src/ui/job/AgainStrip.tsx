@@ -17,7 +17,7 @@ import { Key } from '../pieces/texts';
 import { useJob } from './JobProvider';
 import { Still } from './Still';
 import type { Undoing } from './useUndo';
-import { stepOf } from './step-of';
+import { whereTaken } from './step-of';
 import { useStage } from './useStage';
 import stripCss from '../frame/strip.module.css';
 import css from './AgainStrip.module.css';
@@ -41,15 +41,12 @@ export function AgainStrip({ undoing }: { undoing: Undoing }) {
         <>
           <b>{frame.again(stale.length)}</b>
           {stale.slice(0, 2).map(({ key }) => {
-            const step = stepOf(key, steps);
+            const where = whereTaken(key, steps);
             const name = setupValue(key).short;
             return (
               <span key={key} className={stripCss.againItem}>
-                {step ? (
-                  <Link
-                    scroll={false}
-                    href={href(step.template.stage, { step: step.id, value: key })}
-                  >
+                {where ? (
+                  <Link scroll={false} href={href(...where)}>
                     {name}
                   </Link>
                 ) : (
@@ -84,16 +81,12 @@ function Chains({ onClose }: { onClose: () => void }) {
         <p>{w.chainMinutes(stale.length, minutes)}</p>
         <Rows className={css.chainRows}>
           {stale.map(({ key, cause, chain, sentence }) => {
-            const step = stepOf(key, steps);
+            const where = whereTaken(key, steps);
             const name = setupValue(key).name;
             return (
               <li key={key}>
-                {step ? (
-                  <Link
-                    scroll={false}
-                    onClick={onClose}
-                    href={href(step.template.stage, { step: step.id, value: key })}
-                  >
+                {where ? (
+                  <Link scroll={false} onClick={onClose} href={href(...where)}>
                     {name}
                   </Link>
                 ) : (

@@ -86,7 +86,7 @@ function Offer({
   onLook: () => void;
 }) {
   const { bars, massG, steadiness, priceCents, overNmm, turns } = offer;
-  const sets = setsOf(offer);
+  const sets = setsOf(offer, question);
   const units = useJob().snapshot.shop.units;
   const { neutral, lengthLimitMm } = question;
   const longestMm = Math.max(bars.front?.bar.lengthMm ?? 0, bars.rear?.bar.lengthMm ?? 0);
@@ -137,6 +137,12 @@ function Offer({
   );
 }
 
-/** Kinds of discs on both bars: each is a set of its own. */
-const setsOf = ({ bars }: BarOffer) =>
-  new Set([bars.front?.discs?.id, bars.rear?.discs?.id].filter(Boolean)).size;
+/** Sets of discs both bars take together: they are sold by the set, and the kit holds one. */
+const setsOf = ({ bars }: BarOffer, { stock }: BarQuestion) =>
+  stock.discs.reduce((sum, { id, perSet }) => {
+    const count = [bars.front, bars.rear].reduce(
+      (all, set) => all + (set?.discs?.id === id ? set.discs.count : 0),
+      0,
+    );
+    return sum + Math.ceil(count / perSet);
+  }, 0);

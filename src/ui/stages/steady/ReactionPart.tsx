@@ -26,7 +26,8 @@ import css from './ReactionPart.module.css';
 
 interface Seen {
   readonly seen: ReactionSeen | null;
-  readonly bars: 'none' | 'asNoted';
+  /** Chosen while these bars were mounted; other ones are asked for anew. */
+  readonly bars: { readonly choice: 'none' | 'asNoted'; readonly of: string } | null;
   readonly quiver: QuiverState;
 }
 
@@ -38,12 +39,13 @@ export function ReactionPart({ bow }: { bow: BowRecord }) {
   const { neutral, mounted, hasQuiver } = balance;
   const { value, set, settled } = useKept<Seen>(`${snapshot.job.id}.reaction`, () => ({
     seen: null,
-    bars: mounted ? 'asNoted' : 'none',
+    bars: null,
     quiver: balance.quiver,
   }));
   const [trouble, setTrouble] = useState('');
   const { seen } = value;
-  const bars = mounted ? value.bars : 'none';
+  const ofNow = JSON.stringify(mounted);
+  const bars = !mounted ? 'none' : value.bars?.of === ofNow ? value.bars.choice : 'asNoted';
   const name = seen && REACTIONS.find(({ id }) => id === reactionId(seen))!.name;
   const note = async () => {
     if (!seen) return;
@@ -55,7 +57,7 @@ export function ReactionPart({ bow }: { bow: BowRecord }) {
     });
     setTrouble(answer?.message ?? '');
     if (answer) return;
-    set((now) => ({ ...now, seen: null }));
+    set((now) => ({ ...now, seen: null, bars: null }));
     settled();
   };
   return (
@@ -90,7 +92,7 @@ export function ReactionPart({ bow }: { bow: BowRecord }) {
                   { id: 'none', name: w.bars.none },
                   { id: 'asNoted', name: w.bars.asNoted },
                 ]}
-                onChange={(next) => set((now) => ({ ...now, bars: next }))}
+                onChange={(choice) => set((now) => ({ ...now, bars: { choice, of: ofNow } }))}
               />
             )}
             {hasQuiver && (

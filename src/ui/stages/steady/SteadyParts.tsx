@@ -1,10 +1,11 @@
 'use client';
 import type { BowRecord } from '@/core/bow';
-import { latest, type SetupKey } from '@/core/setup';
+import { latest, REGISTRY, type SetupKey } from '@/core/setup';
 import { isQuiet } from '@/core/steady';
 import { AgainNote } from '../../job/AgainNote';
 import { useJob } from '../../job/JobProvider';
 import { Parts } from '../../job/Parts';
+import { steadyPart } from '../../job/step-of';
 import { useStage } from '../../job/useStage';
 import { aimWords, frame, steady as w } from '../../words';
 import { grams } from './say';
@@ -14,23 +15,11 @@ import css from './SteadyParts.module.css';
 
 type SteadyPart = keyof typeof w.parts;
 
-const BARS: readonly SetupKey[] = [
-  'frontBar',
-  'frontBarDown',
-  'frontDiscs',
-  'rearBar',
-  'rearBarSide',
-  'rearBarDown',
-  'rearBarSlide',
-  'rearDiscs',
-  'quiverAtTest',
-];
-const KEYS: Readonly<Record<SteadyPart, readonly SetupKey[]>> = {
-  weigh: ['bowMass', 'hangAxle', 'hangThread', 'hangThird', 'hangBehind'],
-  reaction: ['bareReaction', 'steadyTip'],
-  bars: BARS,
-  aim: [],
-};
+/** Values of a part: to be taken again they say so there. */
+const keysOf = (part: SteadyPart): readonly SetupKey[] =>
+  REGISTRY.flatMap(({ key, stage }) =>
+    stage === 'steady' && steadyPart(key) === part ? [key] : [],
+  );
 
 /** The parts of the stage with what each has brought. */
 export function SteadyParts({ current, bow }: { current: SteadyPart; bow: BowRecord }) {
@@ -50,7 +39,7 @@ export function SteadyParts({ current, bow }: { current: SteadyPart; bow: BowRec
     aim: aims && aims.length > 0 ? aimWords.shots(aims.length) : null,
     bars: mounted === null ? null : isQuiet(now.props, neutral) ? w.quiet : grams(now.props.massG),
   };
-  const again = (id: SteadyPart) => derived.plan.stale.some(({ key }) => KEYS[id].includes(key));
+  const again = (id: SteadyPart) => derived.plan.stale.some(({ key }) => keysOf(id).includes(key));
   return (
     <>
       <Parts
@@ -66,7 +55,7 @@ export function SteadyParts({ current, bow }: { current: SteadyPart; bow: BowRec
           ),
         }))}
       />
-      <AgainNote of={KEYS[current]} />
+      <AgainNote of={keysOf(current)} />
     </>
   );
 }
