@@ -26,13 +26,8 @@ const jobOf = async (jobId: string) => {
   return { snapshot, derived: derive(snapshot) };
 };
 const command = async (jobId: string, body: object) => {
-  const { job } = await shop.snapshot(jobId);
-  const response = await fetch(`${shop.url}/api/v1/jobs/${jobId}/commands`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ version: job.version, who: 'T. Okoro', command: body }),
-  });
-  if (!response.ok) throw new Error(await response.text());
+  const answer = await shop.command(jobId, body);
+  if (answer.status !== 200) throw new Error(JSON.stringify(answer.body));
 };
 
 /** Types over what stands in a field. */

@@ -136,6 +136,17 @@ export class TestShop {
     return found[0].jobId;
   }
 
+  /** An entry as a screen sends it, at the job’s present version. */
+  async command(jobId: string, body: object) {
+    const { job } = await this.snapshot(jobId);
+    const response = await fetch(`${this.url}/api/v1/jobs/${jobId}/commands`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ version: job.version, who: 'T. Okoro', command: body }),
+    });
+    return { status: response.status, body: (await response.json()) as object };
+  }
+
   snapshot(jobId: string): Promise<JobSnapshot> {
     return this.get(`/api/v1/jobs/${jobId}`);
   }

@@ -20,15 +20,7 @@ const balanceOf = async (id: string) => {
   const derived = derive(snapshot);
   return { snapshot, derived, balance: jobBalance(snapshot, derived, snapshot.bow!) };
 };
-const command = async (id: string, body: object) => {
-  const { job } = await shop.snapshot(id);
-  const response = await fetch(`${shop.url}/api/v1/jobs/${id}/commands`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ version: job.version, who: 'T. Okoro', command: body }),
-  });
-  return { status: response.status, body: await response.json() };
-};
+const command = (id: string, body: object) => shop.command(id, body);
 
 /** Types a lean and takes it. */
 async function hang(page: Page, id: string, point: string, lean: string) {

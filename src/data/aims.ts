@@ -56,11 +56,12 @@ export const aimsOf = (db: Db, jobId: string, bowId: string): AimShot[] =>
       };
     });
 
-export const aimCount = (db: Db, jobId: string): number =>
+/** Shots of a job with a bow that stand. */
+export const aimCount = (db: Db, jobId: string, bowId: string | null): number =>
   db
-    .prepare('SELECT count(*) FROM aim_shot WHERE job_id = ? AND dropped = 0')
+    .prepare('SELECT count(*) FROM aim_shot WHERE job_id = ? AND bow_id = ? AND dropped = 0')
     .pluck()
-    .get(jobId) as number;
+    .get(jobId, bowId) as number;
 
 /** The whole trace of one shot; null where there is none of this job. */
 export function traceOf(db: Db, jobId: string, id: number) {

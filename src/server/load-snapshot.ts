@@ -1,6 +1,7 @@
 import { bowName } from '@/core/bow';
 import { withAge, type EarlierJob, type Job, type JobSnapshot } from '@/core/job';
 import { db, type Db } from '@/data/db';
+import { aimCount } from '@/data/aims';
 import { curvesOf } from '@/data/curves';
 import { archerById, heldBow, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
 import { acknowledgedOf, exceptionsOf, readingsOf, stepTimes } from '@/data/records';
@@ -31,6 +32,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     sheets: sheetsOf(from, jobId),
     quotes: quotesOf(from, jobId),
     curves: job.bowId ? curvesOf(from, job.bowId) : [],
+    aimed: aimCount(from, jobId, job.bowId),
     earlier: earlierJobs(from, job),
     stepTimes: stepTimes(from),
     shop,

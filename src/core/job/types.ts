@@ -262,6 +262,8 @@ export interface JobSnapshot {
   readonly quotes: readonly QuoteHead[];
   /** Draw-force curves logged for the bow, oldest first. */
   readonly curves: readonly LoggedCurve[];
+  /** Shots aimed with a sensor on this bow. */
+  readonly aimed: number;
   /** What this archer had done here before, newest first. */
   readonly earlier: readonly EarlierJob[];
   /** What the bench's clock saw of each step in this shop. */

@@ -53,15 +53,20 @@ type HangReading = Reading & { readonly data: { readonly kind: 'hang' } & Readin
 const isHang = (reading: Reading | null): reading is HangReading =>
   reading?.data?.kind === 'hang' && reading.si !== null;
 
-/** The hangs of this bow as it hung last; null where it was never hung. */
+/** The newest hangs that go together, two or more where there are; null where it was never hung. */
 export function hungOf(history: History, bow: BowRecord): Hung | null {
-  const rows = HANGS.map((key) => latest(history, key)).filter(isHang);
-  const newest = [...rows].sort((a, b) => b.seq - a.seq)[0];
-  if (!newest) return null;
-  const { on } = newest.data as Extract<Reading['data'], { kind: 'hang' }>;
-  const same = JSON.stringify(on);
+  const rows = HANGS.map((key) => latest(history, key))
+    .filter(isHang)
+    .sort((a, b) => b.seq - a.seq);
   const dataOf = (row: Reading) => row.data as Extract<Reading['data'], { kind: 'hang' }>;
-  const counting = rows.filter((row) => JSON.stringify(dataOf(row).on) === same);
+  const onOf = (row: Reading) => JSON.stringify(dataOf(row).on);
+  const alike = (one: Reading) => rows.filter((row) => onOf(row) === onOf(one));
+  // One hang with something else on the bow does not undo two that crossed.
+  const leading = rows.find((row) => alike(row).length > 1) ?? rows[0];
+  if (!leading) return null;
+  const { on } = dataOf(leading);
+  const same = onOf(leading);
+  const counting = alike(leading);
   const behind = latest(history, 'hangBehind');
   const axle = topAxle(bow);
   const result = hangCentre({
@@ -69,7 +74,7 @@ export function hungOf(history: History, bow: BowRecord): Hung | null {
       at: { forwardMm: mm(dataOf(row).at.forwardMm), upMm: mm(dataOf(row).at.upMm) },
       leanDeg: degree(row.si!),
     })),
-    ...(isHang(behind) && JSON.stringify(dataOf(behind).on) === same
+    ...(isHang(behind) && onOf(behind) === same
       ? { behind: { at: { upMm: axle.upMm, rightMm: mm(0) }, leanDeg: degree(behind.si!) } }
       : {}),
   });

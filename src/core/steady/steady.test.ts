@@ -131,6 +131,17 @@ describe('the bare bow', () => {
     expect(bareBow(readings, bow).centreFrom).toBe('given');
   });
 
+  test('one hang with other parts on it does not undo two that crossed', () => {
+    const sight = { name: 'Sight', massG: gram(200), at: place(110, 100, 30) };
+    const third = {
+      ...hang(3, 'hangAxle', [31, -7], [sight]),
+      key: 'hangThird' as const,
+    };
+    const readings = history(hang(1, 'hangAxle', [31, -7]), hang(2, 'hangThread', [31, -7]), third);
+    expect(hungOf(readings, bow)).toMatchObject({ count: 2, left: ['hangThird'], on: [] });
+    expect(bareBow(readings, bow).centre.forwardMm).toBeCloseTo(31, 6);
+  });
+
   test('with parts its own inertia stays its own', () => {
     const bare = bareBow(history(), bow);
     expect(withParts(bare, [])).toMatchObject({

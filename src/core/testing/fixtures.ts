@@ -147,6 +147,7 @@ export const aSnapshot = (
   sheets: [],
   quotes: [],
   curves: [],
+  aimed: 0,
   earlier: [],
   bowHeld: null,
   stepTimes: {},

@@ -32,8 +32,12 @@ export const AIM = ofStage('steady', {
         `${t.length} samples are no trace: thirty a second are needed.`,
         '/command/samples',
       );
-    if (aimCount(db, snapshot.job.id) >= MOST_SHOTS)
-      throw cannot('too-many-shots', `A job keeps ${MOST_SHOTS} aimed shots.`, '/command/samples');
+    if (aimCount(db, snapshot.job.id, bow.id) >= MOST_SHOTS)
+      throw cannot(
+        'too-many-shots',
+        `A job keeps ${MOST_SHOTS} aimed shots of a bow.`,
+        '/command/samples',
+      );
     const samples: AimSample[] = t.map((tS, i) => ({
       tS: second(tS),
       rightMrad: milliradian(r[i]!),

@@ -1,13 +1,10 @@
 'use client';
-import type { ApexOptions } from 'apexcharts';
 import type { BarOffer, BarWay } from '@/core/steady';
 import { steady as w } from '../words';
-import { chartBase } from './chart-base';
-import { Chart } from './Chart';
-import chartCss from './chart.module.css';
+import { FrontierChart } from './FrontierChart';
 
+/** Round masses between the numbers below. */
 const GRIDS_G = [50, 100, 200, 500];
-const MOST_NUMBERS = 8;
 
 /** The steadiest quiet way for each mass, and where the offers lie on it. */
 export function BarChart({
@@ -21,46 +18,21 @@ export function BarChart({
   onPick: (index: number) => void;
 }) {
   const at = ({ massG, steadiness }: BarWay) => ({ x: Math.round(massG), y: steadiness });
-  const marked = offers.filter(({ overNmm }) => overNmm === 0);
-  const xs = [...frontier, ...marked].map(({ massG }) => massG);
-  const [least, most] = [Math.min(...xs), Math.max(...xs)];
-  const grid = GRIDS_G.find((step) => (most - least) / step <= MOST_NUMBERS - 2) ?? 1000;
-  const from = Math.floor(least / grid) * grid;
-  const to = Math.ceil((most + 0.2 * grid) / grid) * grid;
-  const options: ApexOptions = {
-    ...chartBase,
-    chart: {
-      ...chartBase.chart,
-      events: {
-        markerClick: (_event, _chart, { seriesIndex, dataPointIndex } = {}) => {
-          if (seriesIndex === 0 && dataPointIndex !== undefined) onPick(dataPointIndex);
-        },
-      },
-    },
-    stroke: { width: [2.5, 0], curve: 'stepline' },
-    markers: { size: [5, 9], strokeColors: 'var(--paper)', strokeWidth: 2 },
-    colors: ['var(--ink)', 'var(--petrol)'],
-    xaxis: {
-      type: 'numeric',
-      min: from,
-      max: to,
-      tickAmount: Math.round((to - from) / grid),
-      title: { text: w.chartMass },
-      labels: { formatter: (value) => String(Math.round(Number(value))) },
-    },
-    yaxis: { tickAmount: 3, labels: { formatter: (value) => w.times(value) } },
-  };
   return (
-    <div className={chartCss.chart} data-part="chart" role="img" aria-label={w.frontier}>
-      <Chart
-        type="line"
-        height={220}
-        options={options}
-        series={[
-          { name: w.frontier, type: 'line', data: frontier.map(at) },
-          { name: w.barsTitle, type: 'scatter', data: marked.map(at) },
-        ]}
-      />
-    </div>
+    <FrontierChart
+      name={w.frontier}
+      markedName={w.barsTitle}
+      line={frontier.map(at)}
+      marked={offers.filter(({ overNmm }) => overNmm === 0).map(at)}
+      grids={GRIDS_G}
+      mostNumbers={8}
+      roomAtEnd={0.2}
+      curve="stepline"
+      size={5}
+      xTitle={w.chartMass}
+      sayX={String}
+      sayY={w.times}
+      onPick={onPick}
+    />
   );
 }

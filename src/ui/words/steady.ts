@@ -67,7 +67,7 @@ export const steady = {
   sigma: (forward: string, up: string) => `± ${forward} forward, ± ${up} up`,
   oneMore: 'Hang it from a second point: one hang gives a line, not a point.',
   leftOut: (names: string) =>
-    `${names} does not count: other parts were on the bow then. Hang it again, or take the others as that one was.`,
+    `Not counted, since other parts were on the bow then: ${names}. Hang it again as the others were.`,
   scale: (sum: string) => `on the scale; bow and parts add up to ${sum}.`,
   scaleAgrees: 'They agree.',
   scaleMore: (gap: string) =>

@@ -6,7 +6,7 @@ import { writeMoney } from '@/core/units';
 import { BarChart } from '../../charts/BarChart';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
-import { Block } from '../../pieces/layout';
+import { Actions, Block } from '../../pieces/layout';
 import { Text } from '../../pieces/Text';
 import { Note } from '../../pieces/texts';
 import { steady as w } from '../../words';
@@ -61,6 +61,19 @@ export function BarOfferList({ question, trial }: { question: BarQuestion; trial
                 offers={said.offers.offers}
                 onPick={(i) => trial.show(said.offers.frontier[i]!.bars)}
               />
+              {/* The same by key, and for fingers larger than a point. */}
+              <Actions>
+                {said.offers.frontier.map(({ bars, massG }) => (
+                  <Button
+                    key={massG}
+                    variant="outlined"
+                    aria-pressed={JSON.stringify(bars) === shown}
+                    onClick={() => trial.show(bars)}
+                  >
+                    {grams(massG)}
+                  </Button>
+                ))}
+              </Actions>
             </div>
           )}
         </>

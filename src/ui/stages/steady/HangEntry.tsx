@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import type { BowRecord } from '@/core/bow';
 import { leanOptions } from '@/core/job';
 import { latest } from '@/core/setup';
-import { threadsOf, topAxle } from '@/core/steady';
+import { hungOf, threadsOf, topAxle } from '@/core/steady';
 import { read, type ReadOptions } from '@/core/units';
 import { HangDrawing } from '../../drawings/HangDrawing';
 import { Choice } from '../../fields/Choice';
@@ -38,9 +38,9 @@ export function HangEntry({ point, bow }: { point: HangKey; bow: BowRecord }) {
   const [lean, putLean] = useDraft(`${draft}.lean`);
   const [forward, putForward] = useDraft(`${draft}.forward`);
   const [up, putUp] = useDraft(`${draft}.up`);
-  const { value: on, set: setOn } = useKept<'bare' | 'asItIs'>(
-    `${snapshot.job.id}.hangOn`,
-    () => 'asItIs',
+  const { value: on, set: setOn } = useKept<'bare' | 'asItIs'>(`${snapshot.job.id}.hangOn`, () =>
+    // As it hung before: hangs with other parts on the bow do not go together.
+    hungOf(derived.history, bow)?.on.length === 0 ? 'bare' : 'asItIs',
   );
   const [trouble, setTrouble] = useState('');
   const options = leanOptions(point, units);

@@ -9,7 +9,6 @@ import { steadyPart } from '../../job/step-of';
 import { useStage } from '../../job/useStage';
 import { aimWords, frame, steady as w } from '../../words';
 import { grams } from './say';
-import { useAims } from './useAims';
 import { useBalance } from './useBalance';
 import css from './SteadyParts.module.css';
 
@@ -23,10 +22,9 @@ const keysOf = (part: SteadyPart): readonly SetupKey[] =>
 
 /** The parts of the stage with what each has brought. */
 export function SteadyParts({ current, bow }: { current: SteadyPart; bow: BowRecord }) {
-  const { derived } = useJob();
+  const { derived, snapshot } = useJob();
   const { href } = useStage();
   const { now, neutral, mounted } = useBalance(bow);
-  const aims = useAims();
   const mass = latest(derived.history, 'bowMass')?.si ?? null;
   const values: Record<SteadyPart, string | null> = {
     weigh: mass === null ? null : grams(mass),
@@ -36,13 +34,14 @@ export function SteadyParts({ current, bow }: { current: SteadyPart; bow: BowRec
         : neutral.settled
           ? w.settled(neutral.tries.length)
           : w.tries(neutral.tries.length),
-    aim: aims && aims.length > 0 ? aimWords.shots(aims.length) : null,
+    aim: snapshot.aimed > 0 ? aimWords.shots(snapshot.aimed) : null,
     bars: mounted === null ? null : isQuiet(now.props, neutral) ? w.quiet : grams(now.props.massG),
   };
   const again = (id: SteadyPart) => derived.plan.stale.some(({ key }) => keysOf(id).includes(key));
   return (
     <>
       <Parts
+        many
         current={current}
         parts={(Object.keys(w.parts) as SteadyPart[]).map((id) => ({
           id,
