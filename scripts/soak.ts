@@ -141,7 +141,7 @@ const PARTS: Readonly<Record<string, () => Promise<void>>> = {
     }
     const full = await sick.full(ground);
     must('full', full.readable && full.wholeAfterwards, full.refused.join());
-    const two = await sick.twoServers(ground, of(60));
+    const two = await sick.twoServers(ground, { seconds: of(60), each: 6 });
     say('two servers, entries', two.entries);
     none('lost', two.lost);
     none('counted twice', two.doubled);

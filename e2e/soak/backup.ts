@@ -60,9 +60,11 @@ export async function backupWhileWriting(db: string, folder: string, env: Record
   const working = writers.map(async (writer) => {
     while (!over) if (!(await writer.write())) await waiting(10);
   });
-  await waiting(300);
+  const written = () => writers.reduce((sum, { acknowledged }) => sum + acknowledged.length, 0);
+  while (written() < writers.length) await waiting(20);
   const made = await asker.ask('/api/v1/backups', { method: 'POST' });
-  await waiting(300);
+  const before = written();
+  while (written() < before + writers.length) await waiting(20);
   over = true;
   await Promise.all(working);
   asker.close();
@@ -80,7 +82,7 @@ export async function backupWhileWriting(db: string, folder: string, env: Record
   return {
     status: made?.status ?? 0,
     /** Written before, while and after it was made. */
-    entries: writers.reduce((sum, { acknowledged }) => sum + acknowledged.length, 0),
+    entries: written(),
     same: digest(place) === digest(backup),
     sameEntries: of.text === entriesUpTo(db, of.newest).text,
   };

@@ -225,7 +225,10 @@ export async function full(ground: Ground) {
 }
 
 /** Two programs on one file, both written to. */
-export async function twoServers(ground: Ground, seconds: number) {
+export async function twoServers(
+  ground: Ground,
+  { seconds, each }: { seconds: number; each: number },
+) {
   const path = copyOf(ground);
   const both = [];
   for (let n = 0; n < 2; n++)
@@ -236,8 +239,9 @@ export async function twoServers(ground: Ground, seconds: number) {
   const until = Date.now() + seconds * 1000;
   await Promise.all(
     writers.map(async (writer) => {
-      while (Date.now() < until) if (!(await writer.write())) await waiting(20);
-      while (!(await writer.write())) await waiting(20);
+      // A slow machine writes less in its seconds: each goes on until it has written enough.
+      while (Date.now() < until || writer.acknowledged.length < each)
+        if (!(await writer.write())) await waiting(20);
     }),
   );
   // Each shows what the other one wrote.
@@ -295,9 +299,9 @@ export async function gracefulEnd(ground: Ground) {
   const writers = [0, 1, 2].map((n) => new Writer(asker, `stop${n}`, n, seeded(n + 7)));
   let over = false;
   const working = writers.map(async (writer) => {
-    while (!over && (await writer.write()));
+    while (!over) if (!(await writer.write())) await waiting(20);
   });
-  await waiting(400);
+  while (writers.some(({ acknowledged }) => acknowledged.length === 0)) await waiting(20);
   const began = performance.now();
   const code = await end(child);
   const ms = performance.now() - began;
