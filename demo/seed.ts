@@ -51,6 +51,7 @@ export function seedDemo(db: Db): void {
   saveShopSettings(db, {
     name: 'Bootshaus Archery',
     address: 'Am Slip 4, Lindensee',
+    phone: '0199 555 0147',
     timeZone: ZONE,
     units: TRADE_UNITS,
     loopCounts: false,

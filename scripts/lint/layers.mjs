@@ -40,7 +40,7 @@ export const UI = [
   ['frame'],
   ['job'],
   ['parts', 'quote', 'calendar'],
-  ['shop', 'stages', 'orders', 'today', 'delivered', 'sheet'],
+  ['shop', 'stages', 'orders', 'today', 'delivered', 'sheet', 'code'],
 ];
 
 const beside = (rows, path) =>

@@ -5,6 +5,7 @@ import { STAGES } from '@/core/setup';
 import type { Mm } from '@/core/units';
 import { command, LANE_COMMANDS, NullOr, OneOf, strict, Text } from './lane-commands';
 import { SomeSchools } from './shop';
+import { PHOTO_COMMANDS } from './photo-commands';
 import { STEADY_COMMANDS } from './steady-commands';
 
 /** A shop plans in this century; another year is a slip of the finger. */
@@ -118,6 +119,7 @@ export const Command = Type.Union([
   }),
   ...LANE_COMMANDS,
   ...STEADY_COMMANDS,
+  ...PHOTO_COMMANDS,
   command('startDrawOff', {
     bowIds: Type.Array(Id, { minItems: 2, maxItems: 5, uniqueItems: true }),
   }),

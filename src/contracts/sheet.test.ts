@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { assertSheet, SheetSchema } from './sheet';
+import { FirstSheetSchema } from './first-sheet';
+import { assertSheet, readSheet, SheetSchema } from './sheet';
 import {
   aBow,
   aFinishedJob,
@@ -10,7 +11,7 @@ import {
   FULL_KIT,
 } from '@/core/testing/fixtures';
 import { derive, HANDOVER_CAUTIONS } from '@/core/job';
-import { sheetDocument, type SheetStamp } from '@/core/sheet';
+import { sheetChanges, sheetDocument, type SheetStamp } from '@/core/sheet';
 
 const stamp: SheetStamp = {
   revision: 1,
@@ -130,9 +131,60 @@ describe('the build sheet', () => {
   });
 });
 
-test('the published file is the schema the program checks with', () => {
-  const file = JSON.parse(readFileSync('docs/formats/build-sheet.schema.json', 'utf8')) as object;
+test.each([
+  ['build-sheet.schema.json', SheetSchema],
+  ['build-sheet-1.schema.json', FirstSheetSchema],
+])('the published file %s is the schema the program checks with', (name, schema) => {
+  const file = JSON.parse(readFileSync(`docs/formats/${name}`, 'utf8')) as object;
   const { $schema, ...published } = file as { $schema: string };
   expect($schema).toContain('json-schema.org');
-  expect(published).toEqual(JSON.parse(JSON.stringify(SheetSchema)));
+  expect(published).toEqual(JSON.parse(JSON.stringify(schema)));
+});
+
+describe('a sheet that was kept or handed in', () => {
+  const first = JSON.parse(
+    readFileSync('src/contracts/testing/sheet-version-1.json', 'utf8'),
+  ) as Record<string, unknown> & { settings: { key: string; text: string; si: number }[] };
+  const now = sheetOf(aFinishedJob());
+  const reasonOf = (value: unknown) => {
+    const read = readSheet(value);
+    return read.ok ? null : read.reason;
+  };
+
+  test('of today is taken as it is', () =>
+    expect(readSheet(JSON.parse(JSON.stringify(now)))).toEqual({ ok: true, sheet: now }));
+  test('of version 1 is brought up: every value stands, with where it is measured', () => {
+    const read = readSheet(first);
+    if (!read.ok) throw new Error(read.reason);
+    const { sheet } = read;
+    expect(() => assertSheet(sheet)).not.toThrow();
+    expect(sheet.settings.map(({ key, text, si }) => [key, text, si])).toEqual(
+      first.settings.map(({ key, text, si }) => [key, text, si]),
+    );
+    expect(sheet.settings.find(({ key }) => key === 'nockHeight')).toMatchObject({
+      group: 'rest',
+      datum: 'nock above (+) square, bow square on the string',
+    });
+    expect(sheet.bow).toMatchObject({ camCode: 'hybrid', serial: 'GR-34-1187', maxPeakN: null });
+    expect(sheet.units).toMatchObject({ length: 'in16', force: 'lb', distance: 'm' });
+    // As it was printed: counted from its first row.
+    expect(sheet.marks).toMatchObject({ firstText: '10 m', firstConfirmed: false, flight: null });
+    expect(sheet.marks!.rows[0]!.belowFirstMm).toBe(0);
+  });
+  test('of version 1 can be compared with one of today', () => {
+    const read = readSheet(first);
+    if (!read.ok) throw new Error(read.reason);
+    expect(sheetChanges(read.sheet, now).length).toBeGreaterThan(5);
+  });
+  test.each([
+    ['nothing', null, 'no build sheet'],
+    ['a number', 7, 'no build sheet'],
+    ['a list', [], 'no build sheet'],
+    ['another program’s', { format: 'bow-log', formatVersion: 1 }, 'no build sheet'],
+    ['without a version', { format: 'waffenrad-build-sheet' }, 'does not say of which version'],
+    ['of a later version', { ...now, formatVersion: 3 }, 'version 3, this program reads up to 2'],
+    ['with half of it missing', { format: now.format, formatVersion: 2 }, 'damaged'],
+    ['with a number that is words', { ...now, totalCents: 'much' }, 'damaged: /totalCents'],
+    ['with what nobody knows', { ...now, extra: 1 }, 'damaged: /extra'],
+  ])('%s is refused with why', (_, value, words) => expect(reasonOf(value)).toContain(words));
 });

@@ -1,5 +1,17 @@
 import { Type } from '@sinclair/typebox';
-import { SHEET_FORMAT, SHEET_FORMAT_VERSION, type SheetDocument } from '@/core/sheet';
+import type { CamSystem } from '@/core/bow';
+import type { SheetGroup } from '@/core/setup';
+import {
+  fromFirstSheet,
+  SHEET_FORMAT,
+  SHEET_FORMAT_VERSION,
+  SHEET_GROUPS,
+  type FirstSheetDocument,
+  type SheetDocument,
+} from '@/core/sheet';
+import type { ShopUnits } from '@/core/units';
+import { FirstSheetSchema } from './first-sheet';
+import { Units } from './shop';
 import { checker } from './ajv';
 
 const strict = { additionalProperties: false } as const;
@@ -26,6 +38,60 @@ const Setting = Type.Object(
     stale: OrNull(Type.String(), 'Why it is to be done again; null when it holds'),
     who: Text('Who measured it'),
     at: Type.String({ format: 'date-time', description: 'When, UTC' }),
+    group: OrNull(
+      Type.Unsafe<SheetGroup>({ type: 'string', enum: SHEET_GROUPS.map(({ id }) => id) }),
+      'Heading of page one; null where it is no setting to get back to',
+    ),
+    datum: OrNull(Type.String(), 'From where to where it is measured'),
+    tool: OrNull(Type.String(), 'With what'),
+    tolerance: OrNull(Type.String(), 'Its ±, in words'),
+  },
+  strict,
+);
+
+const Change = Type.Object(
+  {
+    key: Text('Set-up value, “part:” and a place of the kit, “bow” or “marks”'),
+    name: Text('Its name in words'),
+    from: OrNull(Type.String(), 'What stood on the revision before; null: nothing'),
+    to: OrNull(Type.String(), 'What stands on this one; null: nothing any more'),
+    within: Type.Boolean({ description: 'Measured again and within its tolerance' }),
+  },
+  strict,
+);
+
+const Arrow = Type.Object(
+  {
+    count: OrNull(Type.Integer({ minimum: 1 }), 'Arrows in the set'),
+    shaft: Type.String(),
+    staticSpineIn: Type.Number({ description: 'Deflection in inches, ASTM F2031' }),
+    shaftLengthMm: Type.Number({ description: 'Cut shaft, without nock and point' }),
+    shaftOuterMm: Type.Number(),
+    nock: OrNull(Type.String(), 'Null where it is not known, as are the next three'),
+    vanes: OrNull(Type.String(), 'How many and which'),
+    insert: OrNull(Type.String(), 'Insert'),
+    point: OrNull(Type.String(), 'Point'),
+    pointAndInsertG: Type.Number(),
+    massG: Type.Number(),
+    massFrom: Type.Unsafe<'measured' | 'catalogue'>({
+      type: 'string',
+      enum: ['measured', 'catalogue'],
+    }),
+    balanceFromNockMm: OrNull(Type.Number(), 'From the nock’s groove'),
+    frontOfCentrePct: OrNull(Type.Number(), 'Balance ahead of the middle, part of the length'),
+  },
+  strict,
+);
+
+const Flight = Type.Object(
+  {
+    speedMps: Type.Number(),
+    dragCoefficient: Type.Number(),
+    arrowG: Type.Number(),
+    shaftOuterMm: Type.Number(),
+    airDensityKgM3: Type.Number(),
+    peepHeightMm: Type.Number({ description: 'Peep above the arrow at full draw' }),
+    peepToPinMm: Type.Number(),
   },
   strict,
 );
@@ -40,7 +106,15 @@ export const SheetSchema = Type.Object(
     madeDay: Type.String({ format: 'date', description: 'The day in the shop’s time zone' }),
     madeBy: Type.String({ minLength: 1 }),
     openReason: OrNull(Type.String(), 'Why it was handed over with work open'),
-    shop: Type.Object({ name: Type.String(), address: Type.String() }, strict),
+    shop: Type.Object(
+      { name: Type.String(), address: Type.String(), phone: Type.String() },
+      strict,
+    ),
+    units: Type.Unsafe<ShopUnits>(Units),
+    since: OrNull(
+      Type.Object({ revision: Type.Integer({ minimum: 1 }), changes: Type.Array(Change) }, strict),
+      'What is not as on the revision before; null on the first',
+    ),
     job: Type.Object(
       {
         number: Type.Integer({ minimum: 1, description: 'Ticket number' }),
@@ -64,6 +138,14 @@ export const SheetSchema = Type.Object(
           name: Type.String(),
           hand: Type.String(),
           camSystem: Type.String(),
+          camCode: Type.Unsafe<CamSystem>({
+            type: 'string',
+            enum: ['single', 'hybrid', 'camAndAHalf', 'twoCam'],
+          }),
+          minPeakN: OrNull(Type.Number(), 'Lightest the limbs can be set to; null: not kept'),
+          maxPeakN: OrNull(Type.Number(), 'Heaviest the limbs can be set to; null: not kept'),
+          stringLengthMm: OrNull(Type.Number(), 'Of the string; null when not known'),
+          cableLengthsMm: Type.Array(Type.Number()),
           axleToAxleMm: Type.Number(),
           braceHeightMm: Type.Number(),
           letOff: Type.Number({ minimum: 0, exclusiveMaximum: 1 }),
@@ -72,10 +154,11 @@ export const SheetSchema = Type.Object(
             Type.String(),
             'What of the fit it does not cover, and why it was taken',
           ),
-          condition: Type.Optional(
-            Type.Unsafe<'new' | 'used' | 'loan'>({ type: 'string', enum: ['new', 'used', 'loan'] }),
-          ),
-          serial: Type.Optional(OrNull(Type.String(), 'Its number; null when not known')),
+          condition: Type.Unsafe<'new' | 'used' | 'loan'>({
+            type: 'string',
+            enum: ['new', 'used', 'loan'],
+          }),
+          serial: OrNull(Type.String(), 'Its number; null when not known'),
         },
         strict,
       ),
@@ -92,7 +175,7 @@ export const SheetSchema = Type.Object(
         startN: OrNull(Type.Number(), 'Start weight, N'),
         startText: OrNull(Type.String(), 'The same in the shop’s units'),
         trials: Type.Array(Type.Object({ entered: Type.String(), outcome: Type.String() }, strict)),
-        notes: Type.Optional(Type.Array(Type.String())),
+        notes: Type.Array(Type.String()),
       },
       strict,
     ),
@@ -119,15 +202,40 @@ export const SheetSchema = Type.Object(
     totalCents: Type.Integer({ minimum: 0 }),
     taxCents: Type.Optional(Type.Integer({ minimum: 0, description: 'Held in the total' })),
     taxPct: Type.Optional(Type.Number({ minimum: 0 })),
+    fastening: Type.Array(Type.Object({ what: Type.String(), text: Type.String() }, strict), {
+      description: 'Keys and screws of what is mounted',
+    }),
+    arrow: OrNull(Arrow, 'The finished arrow; null where it is not known'),
     marks: OrNull(
       Type.Object(
         {
+          firstM: Type.Number({ description: 'The pins are counted from their place for it' }),
+          firstText: Type.String(),
+          firstConfirmed: Type.Boolean({ description: 'A group was shot there' }),
+          pins: OrNull(
+            Type.Array(
+              Type.Object(
+                {
+                  distanceM: Type.Number(),
+                  distanceText: Type.String(),
+                  belowFirstMm: Type.Number(),
+                  gapMm: OrNull(Type.Number(), 'To the pin above; null for the first'),
+                },
+                strict,
+              ),
+            ),
+            'Of a sight with several fixed pins; null for others',
+          ),
+          flight: OrNull(Flight, 'What the marks are made from'),
           rows: Type.Array(
             Type.Object(
               {
                 distanceM: Type.Number(),
                 distanceText: Type.String(),
                 pinAboveArrowMm: Type.Number(),
+                belowFirstMm: Type.Number({ description: 'Pin below its place for the first' }),
+                sigmaMm: OrNull(Type.Number(), '1σ of it'),
+                confirmed: Type.Boolean(),
               },
               strict,
             ),
@@ -160,11 +268,67 @@ export const SheetSchema = Type.Object(
     open: Type.Array(Type.String(), { description: 'What was still open at handover' }),
     cautions: Type.Array(Type.String(), { minItems: 1, description: 'Told and acknowledged' }),
     comeBackDay: Type.String({ format: 'date' }),
+    record: Type.Array(
+      Type.Object(
+        {
+          key: Type.String(),
+          name: Type.String(),
+          text: Type.String(),
+          how: Type.String(),
+          who: Type.String(),
+          at: Type.String({ format: 'date-time' }),
+        },
+        strict,
+      ),
+      { description: 'Every reading in its order' },
+    ),
+    papers: Type.Array(
+      Type.Object(
+        {
+          rightMm: Type.Number({
+            description: 'Nock hole right of the point hole, from the archer',
+          }),
+          upMm: Type.Number(),
+          text: Type.String(),
+          moved: OrNull(Type.String(), 'What was moved before it'),
+        },
+        strict,
+      ),
+    ),
+    aim: Type.Array(Type.String()),
+    photos: Type.Array(
+      Type.Object(
+        {
+          id: Type.Integer({ minimum: 1, description: 'GET /api/v1/jobs/JOB/photos/ID, JPEG' }),
+          text: Type.String(),
+          width: Type.Integer({ minimum: 1 }),
+          height: Type.Integer({ minimum: 1 }),
+        },
+        strict,
+      ),
+      { description: 'Chosen for the record' },
+    ),
+    care: Type.Array(
+      Type.Object({ day: Type.String({ format: 'date' }), text: Type.String() }, strict),
+    ),
+    practice: Type.Array(Type.String()),
+    growth: OrNull(
+      Type.Object(
+        {
+          steps: Type.Array(
+            Type.Object({ day: Type.String({ format: 'date' }), peakN: Type.Number() }, strict),
+          ),
+          test: Type.String(),
+        },
+        strict,
+      ),
+      'Weights to grow into; null where there is no room or nothing was weighed',
+    ),
   },
   {
     ...strict,
-    $id: 'urn:waffenrad:build-sheet:1',
-    title: 'Waffenrad build sheet, version 1',
+    $id: 'urn:waffenrad:build-sheet:2',
+    title: 'Waffenrad build sheet, version 2',
     description: 'One revision of a build sheet; made at handover and never changed.',
   },
 );
@@ -178,3 +342,35 @@ export function assertSheet(document: SheetDocument): SheetDocument {
   const first = checked.errors[0]!;
   throw new Error(`The build sheet breaks its own schema: ${first.pointer} ${first.detail}`);
 }
+
+const checkFirst = checker(FirstSheetSchema);
+
+/** A sheet of this or an earlier version, or why what was given is none. */
+type SheetRead =
+  | { readonly ok: true; readonly sheet: SheetDocument }
+  | { readonly ok: false; readonly reason: string };
+
+/** What was kept or handed in as a sheet: of version 1 it is brought up, anything else is refused with why. */
+export function readSheet(value: unknown): SheetRead {
+  const { format, formatVersion } = (value ?? {}) as { format?: unknown; formatVersion?: unknown };
+  if (format !== SHEET_FORMAT)
+    return refusedSheet('This is no build sheet of this program: its first line would say so.');
+  if (typeof formatVersion !== 'number' || formatVersion < 1)
+    return refusedSheet('The sheet does not say of which version it is.');
+  if (formatVersion > SHEET_FORMAT_VERSION)
+    return refusedSheet(
+      `The sheet is of version ${formatVersion}, this program reads up to ${SHEET_FORMAT_VERSION}: bring the program up to date first.`,
+    );
+  const checked = formatVersion === 1 ? checkFirst(value) : check(value);
+  if (!checked.ok) {
+    const { pointer, detail } = checked.errors[0]!;
+    return refusedSheet(`The sheet is damaged: ${pointer} ${detail}.`);
+  }
+  return {
+    ok: true,
+    sheet:
+      formatVersion === 1 ? fromFirstSheet(value as FirstSheetDocument) : (value as SheetDocument),
+  };
+}
+
+const refusedSheet = (reason: string): SheetRead => ({ ok: false, reason });

@@ -94,10 +94,23 @@ const ClosedDay = Type.Object(
   strict,
 );
 
+/** Units a shop writes in. */
+export const Units = Type.Object(
+  {
+    length: OneOf('in16', 'in32', 'mm'),
+    force: OneOf('lb', 'N'),
+    mass: OneOf('gr', 'g'),
+    speed: OneOf('fps', 'm/s'),
+    distance: OneOf('m', 'yd'),
+  },
+  strict,
+);
+
 export const ShopRequest = Type.Object(
   {
     name: Name(80),
     address: Text(200),
+    phone: Text(40),
     timeZone: Text(60),
     loopCounts: Type.Boolean(),
     schools: SchoolsChoice,
@@ -138,16 +151,7 @@ export const ShopRequest = Type.Object(
       },
       strict,
     ),
-    units: Type.Object(
-      {
-        length: OneOf('in16', 'in32', 'mm'),
-        force: OneOf('lb', 'N'),
-        mass: OneOf('gr', 'g'),
-        speed: OneOf('fps', 'm/s'),
-        distance: OneOf('m', 'yd'),
-      },
-      strict,
-    ),
+    units: Units,
   },
   strict,
 );

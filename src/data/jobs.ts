@@ -116,6 +116,12 @@ export function jobById(db: Db, id: string): Job | null {
   return row ? jobMapping.fromRow(row) : null;
 }
 
+/** By the number of its ticket. */
+export function jobByNumber(db: Db, number: number): Job | null {
+  const row = db.prepare(`SELECT ${jobMapping.columnList} FROM job WHERE number = ?`).get(number);
+  return row ? jobMapping.fromRow(row) : null;
+}
+
 /** Every job that can be read, promised first; those without a date last. */
 export const allJobs = (db: Db): Job[] =>
   db

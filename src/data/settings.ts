@@ -9,6 +9,7 @@ import type { Db } from './db';
 export const NEW_SHOP: Shop = {
   name: 'Our shop',
   address: '',
+  phone: '',
   timeZone: 'Europe/Berlin',
   units: TRADE_UNITS,
   loopCounts: false,

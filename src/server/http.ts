@@ -39,6 +39,8 @@ interface FileAnswer {
   readonly name: string;
   /** Shown in the page, not only kept. */
   readonly inline?: boolean;
+  /** Never another at this address: the browser may keep it. */
+  readonly keeps?: boolean;
 }
 
 /** Runs what makes a file and answers with it, or with the problem that kept it from being made. */
@@ -48,11 +50,11 @@ export async function answerFile(run: () => FileAnswer | Promise<FileAnswer>): P
     file = await run();
   });
   if (!file) return problem;
-  const { body, type, name, inline } = file as FileAnswer;
+  const { body, type, name, inline, keeps } = file as FileAnswer;
   return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
     headers: {
       'content-type': type,
-      'cache-control': 'no-store',
+      'cache-control': keeps ? 'private, max-age=31536000, immutable' : 'no-store',
       'content-disposition': `${inline ? 'inline' : 'attachment'}; filename="${name}"`,
     },
   });
@@ -63,30 +65,37 @@ export const CSV = 'text/csv; charset=utf-8';
 /** What a body may hold where an address does not say otherwise. */
 const MOST_BYTES = 1_000_000;
 
-const tooLarge = () =>
-  new Problem(413, 'too-large', 'The body is too large', { detail: 'At most 1 MB.' });
+const tooLarge = (most: number) =>
+  new Problem(413, 'too-large', 'The body is too large', {
+    detail: `At most ${Math.round(most / 1e6)} MB.`,
+  });
 
 /**
- * The body as text, read piece by piece: one that says it is too large is not read at all, one that
+ * The body's bytes, read piece by piece: one that says it is too large is not read at all, one that
  * grows too large no further.
  */
-async function readText(request: Request): Promise<string> {
+export async function readBytes(request: Request, most: number): Promise<Uint8Array> {
   const said = Number(request.headers.get('content-length') ?? 0);
-  if (said > MOST_BYTES) throw tooLarge();
+  if (said > most) throw tooLarge(most);
   const pieces: Uint8Array[] = [];
   let bytes = 0;
   const reader = request.body?.getReader();
   for (let read = await reader?.read(); reader && read && !read.done; read = await reader.read()) {
     bytes += read.value.byteLength;
-    if (bytes > MOST_BYTES) {
+    if (bytes > most) {
       // What still comes is of no interest; whoever sends it may be gone already.
       await reader.cancel().catch(() => undefined);
-      throw tooLarge();
+      throw tooLarge(most);
     }
     pieces.push(read.value);
   }
+  return Buffer.concat(pieces);
+}
+
+async function readText(request: Request): Promise<string> {
+  const bytes = await readBytes(request, MOST_BYTES);
   try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(pieces));
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
     throw new Problem(400, 'not-utf-8', 'The body is not UTF-8', {
       detail: 'Send text as UTF-8; a file in another encoding is read on the page that takes it.',

@@ -3,6 +3,7 @@ import { withAge, type EarlierJob, type Job, type JobSnapshot } from '@/core/job
 import { db, type Db } from '@/data/db';
 import { aimCount } from '@/data/aims';
 import { curvesOf } from '@/data/curves';
+import { photosOf } from '@/data/photos';
 import { archerById, heldBow, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
 import { acknowledgedOf, exceptionsOf, readingsOf, stepTimes } from '@/data/records';
 import { eventsOf, redoable } from '@/data/events';
@@ -33,6 +34,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     quotes: quotesOf(from, jobId),
     curves: job.bowId ? curvesOf(from, job.bowId) : [],
     aimed: aimCount(from, jobId, job.bowId),
+    photos: photosOf(from, jobId),
     earlier: earlierJobs(from, job),
     stepTimes: stepTimes(from),
     shop,

@@ -1,16 +1,13 @@
-import { MM_PER_INCH } from '@/core/units';
-import PDFDocument from 'pdfkit';
 import { checker } from '@/contracts/ajv';
 import { TapeQuery } from '@/contracts/tape';
 import { USUAL_TAPE } from '@/contracts/usual-tape';
-import type { SheetItem, TapeOptions, TapeSheet } from '@/core/flight';
+import type { TapeOptions, TapeSheet } from '@/core/flight';
 import { derive, jobTape } from '@/core/job';
 import { tapeSvg } from '@/core/sheet';
-import { font } from './pdf/fonts';
+import { drawItem, finished, newPaper, PT_PER_MM } from './pdf/paper';
 import { invalid, notFound, refusedProblem } from './problem';
 import { loadSnapshot } from './load-snapshot';
 
-const PT_PER_MM = 72 / MM_PER_INCH;
 const check = checker(TapeQuery);
 const NUMBERS = new Set<string>(
   Object.entries(USUAL_TAPE).flatMap(([key, value]) => (typeof value === 'number' ? [key] : [])),
@@ -51,38 +48,8 @@ export async function tapeFile(jobId: string, params: URLSearchParams): Promise<
 
 /** The sheet as PDF: one page, every millimetre a millimetre. */
 function tapePdf(sheet: TapeSheet): Promise<Buffer> {
-  const doc = new PDFDocument({
-    size: [sheet.widthMm * PT_PER_MM, sheet.heightMm * PT_PER_MM],
-    margin: 0,
-    info: { Title: 'Sight tape', Creator: 'Waffenrad' },
-  });
-  doc.registerFont('text', font('text'));
-  doc.registerFont('bold', font('bold'));
-  const parts: Buffer[] = [];
-  const whole = new Promise<Buffer>((resolve, reject) => {
-    doc.on('data', (part: Buffer) => parts.push(part));
-    doc.on('end', () => resolve(Buffer.concat(parts)));
-    doc.on('error', reject);
-  });
+  const size: [number, number] = [sheet.widthMm * PT_PER_MM, sheet.heightMm * PT_PER_MM];
+  const doc = newPaper(size, 'Sight tape', 0);
   for (const item of sheet.items) drawItem(doc, item);
-  doc.end();
-  return whole;
-}
-
-function drawItem(doc: PDFKit.PDFDocument, item: SheetItem): void {
-  const pt = (mm: number) => mm * PT_PER_MM;
-  if (item.kind === 'line') {
-    doc.lineWidth(pt(item.widthMm)).strokeColor('#000000');
-    if (item.dashed) doc.dash(pt(1.2), { space: pt(0.8) });
-    else doc.undash();
-    doc.moveTo(pt(item.x1), pt(item.y1)).lineTo(pt(item.x2), pt(item.y2)).stroke();
-    return;
-  }
-  doc
-    .font(item.bold ? 'bold' : 'text')
-    .fontSize(pt(item.sizeMm))
-    .fillColor('#000000');
-  const width = doc.widthOfString(item.text);
-  const shift = item.anchor === 'middle' ? width / 2 : item.anchor === 'end' ? width : 0;
-  doc.text(item.text, pt(item.x) - shift, pt(item.y), { lineBreak: false, baseline: 'alphabetic' });
+  return finished(doc);
 }

@@ -8,6 +8,9 @@ const PAPERS: Readonly<Record<PaperSize, { readonly widthMm: Mm; readonly height
   LETTER: { widthMm: mm(215.9), heightMm: mm(279.4) },
 };
 
+/** Width and height of a paper. */
+export const paperMm = (paper: PaperSize) => PAPERS[paper];
+
 /** Something drawn on the sheet, mm from its upper left corner. */
 export type SheetItem =
   | {
@@ -28,6 +31,14 @@ export type SheetItem =
       readonly anchor: 'start' | 'middle' | 'end';
       readonly text: string;
       readonly bold?: true;
+    }
+  /** Filled, black. */
+  | {
+      readonly kind: 'box';
+      readonly x: number;
+      readonly y: number;
+      readonly widthMm: number;
+      readonly heightMm: number;
     };
 
 export interface TapeSheet {

@@ -24,3 +24,4 @@ export * from './groups';
 export * from './third-axis';
 export * from './growth';
 export * from './steady';
+export * from './photos';

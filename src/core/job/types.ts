@@ -24,6 +24,7 @@ import type { ShopSteps, Station, StepTimes } from '../bench';
 import type { WeekHours } from '../calendar';
 import type { ShopUnits } from '../units';
 import type { FitReading } from './fit-readings';
+import type { Photo } from './photos';
 
 export type Eye = 'right' | 'left' | 'unsure';
 export type Injured = 'unknown' | 'no' | 'yes' | 'healed';
@@ -195,6 +196,8 @@ export interface EarlierJob {
 export interface Shop {
   readonly name: string;
   readonly address: string;
+  /** As it stands on cards and sheets; empty where none is given. */
+  readonly phone: string;
   readonly timeZone: string;
   readonly units: ShopUnits;
   readonly loopCounts: boolean;
@@ -264,6 +267,8 @@ export interface JobSnapshot {
   readonly curves: readonly LoggedCurve[];
   /** Shots aimed with a sensor on this bow. */
   readonly aimed: number;
+  /** Photographs of the job that are kept, oldest first. */
+  readonly photos: readonly Photo[];
   /** What this archer had done here before, newest first. */
   readonly earlier: readonly EarlierJob[];
   /** What the bench's clock saw of each step in this shop. */

@@ -5,3 +5,4 @@ export * from './statistics';
 export * from './paired';
 export * from './random';
 export * from './near';
+export * from './apart';

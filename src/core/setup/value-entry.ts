@@ -29,6 +29,17 @@ export type MapPart =
 export type ValueKind =
   QuantityName | 'check' | 'tear' | 'group' | 'choice' | 'mark' | 'drift' | 'text';
 
+/** Under which heading a setting stands on the build sheet. */
+export type SheetGroup = 'limbs' | 'string' | 'rest' | 'peep' | 'sight' | 'arrow' | 'bars';
+
+/** A setting somebody far away has to get back to, from the paper alone. */
+export interface BackTo {
+  /** From where to where it is measured, in words. */
+  readonly datum: string | ((context: Pick<TargetContext, 'kit' | 'shop'>) => string);
+  /** Where its part of the bow does not tell. */
+  readonly group?: SheetGroup;
+}
+
 /** What a reading should be, and why. */
 export interface Target {
   readonly si: number;
@@ -103,6 +114,8 @@ export interface EntryOf<K extends string> {
   readonly mend?: readonly [string, string];
   /** A change of it makes earlier papers say nothing of later ones. */
   readonly startsPapers?: true;
+  /** Stands among the settings of the build sheet; what has none is kept in its record alone. */
+  readonly backTo?: BackTo;
 }
 
 /**

@@ -4,46 +4,71 @@ import {
   HANDOVER_CAUTIONS,
   isMethod,
   isOfHand,
-  jobMarks,
   loopCounts,
-  markDistances,
   openWork,
   stageStates,
   type JobDerived,
-  type MarkInput,
   type JobSnapshot,
 } from '../job';
 import { balancePart } from './balance-part';
 import { fitNotes } from './fit-notes';
-import { SLOTS } from '../kit';
+import { fastenText } from '../bench';
+import type { AimShot } from '../hold';
+import { SLOTS, type ArrowParts } from '../kit';
 import { jobTotal } from '../quote';
-import { isOwnKey, readingText, REGISTRY, setupValue, targetText, writeValue } from '../setup';
-import { valueState } from '../route';
-import { addDays, write } from '../units';
+import { latest } from '../setup';
+import { addDays, write, type ShopUnits } from '../units';
+import { carePart, COME_BACK_DAYS, growthPart, practicePart } from './archer-part';
+import { arrowPart } from './arrow-part';
+import { sheetChanges } from './changes';
+import { marksPart } from './marks-part';
+import { aimPart, papersPart, photosPart, recordPart } from './record-part';
+import { settingsPart } from './settings-part';
 import {
   SHEET_FORMAT,
   SHEET_FORMAT_VERSION,
-  type SheetSetting,
   type SheetDocument,
   type SheetStamp,
 } from './sheet-document';
 
-/** Days until the archer is asked back. */
-export const COME_BACK_DAYS = 14;
+/** What a sheet needs beside the job: arrows by their parts, shots of the aim, the sheet before. */
+export interface SheetGround {
+  readonly arrowParts: ArrowParts | null;
+  readonly aims: readonly AimShot[];
+  readonly before: SheetDocument | null;
+}
+
+const NO_GROUND: SheetGround = { arrowParts: null, aims: [], before: null };
 
 /** Builds the sheet from a job as it stands (architecture.md "Sheet"). Pure: same job, same sheet. */
 export function sheetDocument(
   snapshot: JobSnapshot,
   derived: JobDerived,
   stamp: SheetStamp,
+  ground: SheetGround = NO_GROUND,
 ): SheetDocument {
+  const sheet = withoutChanges(snapshot, derived, stamp, ground);
+  const { before } = ground;
+  return {
+    ...sheet,
+    since: before && { revision: before.revision, changes: sheetChanges(before, sheet) },
+  };
+}
+
+function withoutChanges(
+  snapshot: JobSnapshot,
+  derived: JobDerived,
+  stamp: SheetStamp,
+  { arrowParts, aims }: SheetGround,
+): Omit<SheetDocument, 'since'> {
   const { archer, bow, bowHeld, job, shop } = snapshot;
   const total = jobTotal(snapshot, derived);
   return {
     format: SHEET_FORMAT,
     formatVersion: SHEET_FORMAT_VERSION,
     ...stamp,
-    shop: { name: shop.name, address: shop.address },
+    shop: { name: shop.name, address: shop.address, phone: shop.phone },
+    units: shop.units,
     job: { number: job.number, purpose: job.purpose, furthestM: job.furthestM },
     archer: {
       name: archer.name,
@@ -55,16 +80,23 @@ export function sheetDocument(
       name: bowName(bow),
       hand: bow.hand,
       camSystem: CAM_SYSTEMS[bow.camSystem],
+      camCode: bow.camSystem,
+      minPeakN: bow.minPeakN,
+      maxPeakN: bow.maxPeakN,
+      stringLengthMm: bow.stringLengthMm,
+      cableLengthsMm: bow.cableLengthsMm,
       axleToAxleMm: bow.axleToAxleMm,
       braceHeightMm: bow.braceHeightMm,
       letOff: bow.letOff,
       maxTurns: bow.maxTurns,
       overruled: job.bowReason || null,
       condition: bowHeld?.condition ?? 'new',
-      serial: bowHeld?.serial ?? null,
+      serial: bowHeld?.serial ?? serialRead(derived),
     },
     fit: fitPart(snapshot, derived),
-    settings: settings(snapshot, derived),
+    settings: settingsPart(snapshot, derived),
+    fastening: fasteningPart(derived, shop.units),
+    arrow: arrowPart(snapshot, derived, arrowParts),
     parts: SLOTS.flatMap(({ id, name }) => {
       const part = derived.kit[id];
       return part
@@ -92,7 +124,31 @@ export function sheetDocument(
     open: openWork(stageStates(snapshot, derived), derived),
     cautions: HANDOVER_CAUTIONS.map((caution) => caution.text),
     comeBackDay: addDays(stamp.madeDay, COME_BACK_DAYS),
+    record: recordPart(snapshot),
+    papers: papersPart(snapshot),
+    aim: aimPart(aims),
+    photos: photosPart(snapshot),
+    care: carePart(stamp.madeDay),
+    practice: practicePart(snapshot, derived),
+    growth: growthPart(snapshot, derived, stamp.madeDay),
   };
+}
+
+/** As it was read off the bow, where the shop does not hold it as a single one. */
+const serialRead = ({ history }: JobDerived) => {
+  const reading = latest(history, 'serialNumber');
+  return reading ? (reading.choice ?? reading.entered) : null;
+};
+
+/** Keys of what is mounted on this bow, each once: parts held alike stand together. */
+function fasteningPart({ plan }: JobDerived, units: ShopUnits): SheetDocument['fastening'] {
+  const byText = new Map<string, Set<string>>();
+  for (const { template } of plan.steps) {
+    if (!template.fasten) continue;
+    const text = fastenText(template.fasten, units);
+    byText.set(text, (byText.get(text) ?? new Set()).add(template.fasten.what));
+  }
+  return [...byText].map(([text, what]) => ({ what: [...what].join(', '), text }));
 }
 
 function fitPart(snapshot: JobSnapshot, derived: JobDerived) {
@@ -112,77 +168,5 @@ function fitPart(snapshot: JobSnapshot, derived: JobDerived) {
     startText: trials.length > 0 ? write(fitWeight.startN, 'force', shop.units) : null,
     trials: trials.map(({ entered, outcome }) => ({ entered, outcome: outcome ?? '' })),
     notes: fitNotes(snapshot, derived),
-  };
-}
-
-function settings({ shop }: JobSnapshot, { context, plan }: JobDerived): SheetSetting[] {
-  const stale = new Map(plan.stale.map((entry) => [entry.key, entry]));
-  // Ticks of the shop's own steps come after what every shop has.
-  const own = [...context.history.keys()].filter(isOwnKey).map((key) => setupValue(key));
-  return [...REGISTRY, ...own].flatMap(({ key, name }) => {
-    const { reading, target, standing, stale: old } = valueState(key, context, stale);
-    if (!reading) return [];
-    const turnsText =
-      key === 'peakWeight' && reading.si2 !== null
-        ? ` at ${writeValue('limbTurnsUpper', reading.si2, shop.units)}`
-        : '';
-    return [
-      {
-        key,
-        name,
-        text: readingText(reading, shop.units) + turnsText,
-        entered: reading.entered,
-        si: reading.si,
-        si2: reading.si2,
-        wanted:
-          target && setupValue(key).kind !== 'check' ? targetText(key, target, shop.units) : null,
-        reason: target?.reason ?? null,
-        standing: standing ?? ('noTarget' as const),
-        stale: old?.sentence ?? null,
-        who: reading.who,
-        at: reading.at,
-      },
-    ];
-  });
-}
-
-const FROM_WORDS: Readonly<Record<MarkInput['from'], string>> = {
-  measured: 'measured',
-  shots: 'from the confirmed distances',
-  predicted: 'predicted',
-  catalogue: 'catalogue',
-  shopRule: 'shop rule',
-  missing: 'missing',
-};
-
-function marksPart({ job, shop }: JobSnapshot, derived: JobDerived): SheetDocument['marks'] {
-  const distances = markDistances(job.furthestM, shop.units.distance);
-  const { inputs, answer, shots } = jobMarks(derived, distances);
-  if (!answer.ok) return null;
-  const say = (m: number) => write(m, 'distance', shop.units, { decimals: 0 });
-  const confirmed = shots
-    .slice(1)
-    .map(({ distanceM, dropMm }) => `${say(distanceM)} at ${dropMm.toFixed(1)} mm`);
-  const clear = answer.furthestClearM ?? null;
-  return {
-    rows: answer.marks
-      .filter((mark) => clear === null || mark.distanceM <= clear)
-      .map(({ distanceM, pinAboveArrowMm }) => ({
-        distanceM,
-        distanceText: say(distanceM),
-        pinAboveArrowMm,
-      })),
-    furthestClearM: clear,
-    basis: [
-      ...inputs.map(
-        ({ name, si, quantity, from }) =>
-          `${name} ${quantity === 'number' ? si!.toFixed(2) : write(si!, quantity, shop.units)}, ${FROM_WORDS[from]}`,
-      ),
-      ...(confirmed.length > 0
-        ? [
-            `confirmed below the first distance (${say(shots[0]!.distanceM)}): ${confirmed.join(', ')}`,
-          ]
-        : []),
-    ],
   };
 }

@@ -1,7 +1,9 @@
-import { type BowCondition } from '../bow';
+import type { BowCondition, CamSystem } from '../bow';
+import type { SheetGroup } from '../setup';
+import type { ShopUnits } from '../units';
 
 export const SHEET_FORMAT = 'waffenrad-build-sheet';
-export const SHEET_FORMAT_VERSION = 1;
+export const SHEET_FORMAT_VERSION = 2;
 
 export interface SheetSetting {
   readonly key: string;
@@ -18,6 +20,82 @@ export interface SheetSetting {
   readonly stale: string | null;
   readonly who: string;
   readonly at: string;
+  /** Heading it stands under on page one; null where it is no setting to get back to. */
+  readonly group: SheetGroup | null;
+  /** From where to where, and with what; null where it is no setting. */
+  readonly datum: string | null;
+  readonly tool: string | null;
+  /** "± 2 mm"; null for a choice. */
+  readonly tolerance: string | null;
+}
+
+/** One thing that is not as on the revision before. */
+export interface SheetChange {
+  /** Key of a set-up value, "part:" and a place of the kit, "bow" or "marks". */
+  readonly key: string;
+  readonly name: string;
+  /** Null: it was not there. */
+  readonly from: string | null;
+  /** Null: it is not there any more. */
+  readonly to: string | null;
+  /** Measured again and within its tolerance. */
+  readonly within: boolean;
+}
+
+/** The finished arrow, from its nock to its point; null where the part is not known. */
+export interface SheetArrow {
+  readonly count: number | null;
+  readonly shaft: string;
+  readonly staticSpineIn: number;
+  readonly shaftLengthMm: number;
+  readonly shaftOuterMm: number;
+  readonly nock: string | null;
+  readonly vanes: string | null;
+  readonly insert: string | null;
+  readonly point: string | null;
+  readonly pointAndInsertG: number;
+  readonly massG: number;
+  readonly massFrom: 'measured' | 'catalogue';
+  readonly balanceFromNockMm: number | null;
+  readonly frontOfCentrePct: number | null;
+}
+
+/** What the marks were made from: enough to make them again. */
+export interface SheetFlight {
+  readonly speedMps: number;
+  readonly dragCoefficient: number;
+  readonly arrowG: number;
+  readonly shaftOuterMm: number;
+  readonly airDensityKgM3: number;
+  readonly peepHeightMm: number;
+  readonly peepToPinMm: number;
+}
+
+/** A reading of the record, whether it still counts or not. */
+export interface SheetReading {
+  readonly key: string;
+  readonly name: string;
+  readonly text: string;
+  readonly how: string;
+  readonly who: string;
+  readonly at: string;
+}
+
+/** A photograph of the record. */
+export interface SheetPhoto {
+  readonly id: number;
+  /** What it shows, and in the technician's words. */
+  readonly text: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A paper, and what was moved before it. */
+export interface SheetPaper {
+  readonly rightMm: number;
+  readonly upMm: number;
+  readonly text: string;
+  readonly moved: string | null;
 }
 
 /** What the archer carries home; made once, never changed. Published as a JSON Schema. */
@@ -29,7 +107,11 @@ export interface SheetDocument {
   /** The day it was made, in the shop's time zone. */
   readonly madeDay: string;
   readonly madeBy: string;
-  readonly shop: { readonly name: string; readonly address: string };
+  readonly shop: { readonly name: string; readonly address: string; readonly phone: string };
+  /** Units its texts are written in. */
+  readonly units: ShopUnits;
+  /** What is not as on the revision before; null on the first. */
+  readonly since: { readonly revision: number; readonly changes: readonly SheetChange[] } | null;
   readonly job: {
     readonly number: number;
     readonly purpose: string;
@@ -45,15 +127,20 @@ export interface SheetDocument {
     readonly name: string;
     readonly hand: string;
     readonly camSystem: string;
+    readonly camCode: CamSystem;
+    /** Lightest and heaviest the limbs can be set to; null where a sheet of before does not say. */
+    readonly minPeakN: number | null;
+    readonly maxPeakN: number | null;
+    readonly stringLengthMm: number | null;
+    readonly cableLengthsMm: readonly number[];
     readonly axleToAxleMm: number;
     readonly braceHeightMm: number;
     readonly letOff: number;
     readonly maxTurns: number | null;
     /** What of the fit it does not cover and why it was taken all the same; null where it covers it. */
     readonly overruled: string | null;
-    /** Used or lent, and its number, where the shop knows; sheets before single bows have neither. */
-    readonly condition?: BowCondition;
-    readonly serial?: string | null;
+    readonly condition: BowCondition;
+    readonly serial: string | null;
   } | null;
   readonly fit: {
     readonly drawLengthMm: number | null;
@@ -68,8 +155,8 @@ export interface SheetDocument {
     readonly startN: number | null;
     readonly startText: string | null;
     readonly trials: readonly { readonly entered: string; readonly outcome: string }[];
-    /** Eye, release, full draw, old bow: one sentence each; sheets before version 1.1 have none. */
-    readonly notes?: readonly string[];
+    /** Eye, release, full draw, old bow: one sentence each. */
+    readonly notes: readonly string[];
   };
   readonly settings: readonly SheetSetting[];
   readonly parts: readonly {
@@ -86,12 +173,34 @@ export interface SheetDocument {
   /** Held in the total. */
   readonly taxCents?: number;
   readonly taxPct?: number;
+  /** Screws of what is mounted: the key, how tight, thread locker. */
+  readonly fastening: readonly { readonly what: string; readonly text: string }[];
+  readonly arrow: SheetArrow | null;
   readonly marks: {
+    /** The distance the pins are counted from, and whether it was confirmed by a group. */
+    readonly firstM: number;
+    readonly firstText: string;
+    readonly firstConfirmed: boolean;
     readonly rows: readonly {
       readonly distanceM: number;
       readonly distanceText: string;
       readonly pinAboveArrowMm: number;
+      /** Pin below its place for the first distance; negative above it. */
+      readonly belowFirstMm: number;
+      /** 1σ of it; null where it cannot be told. */
+      readonly sigmaMm: number | null;
+      readonly confirmed: boolean;
     }[];
+    /** Of a sight with several fixed pins: each pin and the gap to the one above; null for others. */
+    readonly pins:
+      | readonly {
+          readonly distanceM: number;
+          readonly distanceText: string;
+          readonly belowFirstMm: number;
+          readonly gapMm: number | null;
+        }[]
+      | null;
+    readonly flight: SheetFlight | null;
     readonly furthestClearM: number | null;
     readonly basis: readonly string[];
   } | null;
@@ -118,6 +227,20 @@ export interface SheetDocument {
   readonly openReason: string | null;
   readonly cautions: readonly string[];
   readonly comeBackDay: string;
+  /** Every reading in its order, ticks too; empty on sheets of before. */
+  readonly record: readonly SheetReading[];
+  readonly papers: readonly SheetPaper[];
+  readonly aim: readonly string[];
+  /** Photographs chosen for the record; the pictures are asked for by their number. */
+  readonly photos: readonly SheetPhoto[];
+  /** What to look after, by the day it falls due. */
+  readonly care: readonly { readonly day: string; readonly text: string }[];
+  readonly practice: readonly string[];
+  /** Weights the archer may grow into, and what is to be shown before each step. */
+  readonly growth: {
+    readonly steps: readonly { readonly day: string; readonly peakN: number }[];
+    readonly test: string;
+  } | null;
 }
 
 export interface SheetStamp {
@@ -135,8 +258,8 @@ export function bowLine({
   name,
   hand,
   camSystem,
-  condition = 'new',
-  serial = null,
+  condition,
+  serial,
 }: NonNullable<SheetDocument['bow']>): string {
   const kind = { new: null, used: 'used', loan: 'on loan' }[condition];
   return [name, `${hand} hand`, camSystem, kind, serial === null ? null : `no. ${serial}`]

@@ -17,6 +17,7 @@ export * from './kit-fixtures';
 export const aShop = (changes: Partial<Shop> = {}): Shop => ({
   name: 'Prüfhaus',
   address: 'Am Ufer 1',
+  phone: '',
   timeZone: 'Europe/Berlin',
   units: TRADE_UNITS,
   loopCounts: false,
@@ -148,6 +149,7 @@ export const aSnapshot = (
   quotes: [],
   curves: [],
   aimed: 0,
+  photos: [],
   earlier: [],
   bowHeld: null,
   stepTimes: {},

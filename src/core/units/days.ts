@@ -17,3 +17,16 @@ export function spokenDay(day: string): string {
   const weekday = WEEKDAYS[new Date(Date.UTC(year, month - 1, date)).getUTCDay()]!;
   return `${weekday} ${date} ${MONTHS[month - 1]!} ${year}`;
 }
+
+/** An instant as it is written in a record, in a time zone: "24 Nov 2026 17:05". */
+export const spokenInstant = (instant: string, timeZone: string): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone,
+  })
+    .format(new Date(instant))
+    .replace(',', '');

@@ -4,6 +4,7 @@ import { BOW } from './bow';
 import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
 import { AIM } from './aim';
+import { PHOTO } from './photo';
 import { LANE } from './lane';
 import { STEADY } from './steady';
 import { MARKS } from './marks';
@@ -32,6 +33,7 @@ const HANDLERS: Handlers = {
   ...LANE,
   ...STEADY,
   ...AIM,
+  ...PHOTO,
   ...MARKS,
   ...BOW,
   ...CHOOSE,

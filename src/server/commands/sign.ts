@@ -8,7 +8,9 @@ import { spokenDay, writeMoney } from '@/core/units';
 import { updateJob, jobById } from '@/data/jobs';
 import { insertQuote, quoteById } from '@/data/quotes';
 import { acknowledge, addException, lastSeq, unacknowledge } from '@/data/records';
+import { printPhotos } from '@/data/photos';
 import { insertSheet } from '@/data/sheets';
+import { sheetGround } from '../sheets';
 import { comeBack, leaveTheShop } from './leave';
 import { ofStage, cannot, needReason, type Handlers } from './types';
 
@@ -71,11 +73,11 @@ export const SIGN = ofStage('handover', {
       madeBy: who,
       openReason: open.length > 0 ? openReason.trim() : null,
     };
-    insertSheet(
+    const sheet = assertSheet(sheetDocument(snapshot, derived, stamp, sheetGround(db, snapshot)));
+    insertSheet(db, snapshot.job.id, { revision, at, who }, sheet);
+    printPhotos(
       db,
-      snapshot.job.id,
-      { revision, at, who },
-      assertSheet(sheetDocument(snapshot, derived, stamp)),
+      sheet.photos.map(({ id }) => id),
     );
     leaveTheShop(snapshot, derived, db);
     updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: at });

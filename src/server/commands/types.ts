@@ -21,6 +21,13 @@ export type Inverse =
     }
   | { readonly do: 'dropCurve'; readonly curveId: number; readonly back?: true }
   | { readonly do: 'dropAim'; readonly id: number; readonly back?: true }
+  | { readonly do: 'photoKept'; readonly photo: number; readonly kept: boolean }
+  | {
+      readonly do: 'photoSaid';
+      readonly photo: number;
+      readonly words: string;
+      readonly onRecord: boolean;
+    }
   | { readonly do: 'aimReason'; readonly id: number; readonly reason: string }
   | { readonly do: 'withdraw'; readonly exceptionId: number; readonly back?: true }
   | { readonly do: 'acknowledge'; readonly cautionId: string; readonly yes: boolean };

@@ -1,5 +1,6 @@
 import type { Archer, Job, JobSnapshot } from '@/core/job';
 import { dropAim, leaveOutAim } from '@/data/aims';
+import { describePhoto, keepPhoto, photoById } from '@/data/photos';
 import { dropCurve } from '@/data/curves';
 import { archerById, heldBow, jobById, updateArcher, updateJob } from '@/data/jobs';
 import { acknowledge, unacknowledge, withdrawException } from '@/data/records';
@@ -131,6 +132,14 @@ function takeBack(inverse: Inverse, work: Work): Inverse {
       dropAim(db, inverse.id, !inverse.back);
       const { back, ...rest } = inverse;
       return back ? rest : { ...rest, back: true };
+    }
+    case 'photoKept':
+      keepPhoto(db, inverse.photo, inverse.kept);
+      return { ...inverse, kept: !inverse.kept };
+    case 'photoSaid': {
+      const now = photoById(db, jobId, inverse.photo)!;
+      describePhoto(db, inverse.photo, inverse.words, inverse.onRecord);
+      return { ...inverse, words: now.words, onRecord: now.onRecord };
     }
     case 'aimReason':
       return { ...inverse, reason: leaveOutAim(db, jobId, inverse.id, inverse.reason) ?? '' };

@@ -1,5 +1,9 @@
 import type { CalendarInput } from '@/core/calendar';
+import type { PaperSize } from '@/core/flight';
+import { db } from '@/data/db';
+import { shopSettings } from '@/data/settings';
 import { compute } from '../compute';
+import { cardFile, type CardWish } from '../card';
 import { closedDaysIn } from '../closed-days';
 import { firstPlan } from '../first-plan';
 import { frontierFor, packagesFor } from '../packages';
@@ -7,6 +11,8 @@ import { bowsFile, lookAtBows } from '../bow-looks';
 
 import { listOfSupplier, lookAtImport } from '../part-looks';
 import { partsFile } from '../part-stock';
+import { recordPictures } from '../photos';
+import { keptPicture } from '../pictures';
 import { sheetPdf } from '../pdf/sheet-pdf';
 import { loadSheet } from '../sheets';
 import { tapeFile } from '../tape';
@@ -27,8 +33,14 @@ export const TASKS = {
   plan: (input: CalendarInput) => firstPlan(input),
   closedDays: (text: string, today: string) => closedDaysIn(text, today),
   tape: (jobId: string, query: string) => tapeFile(jobId, new URLSearchParams(query)),
-  sheetPdf: (jobId: string, revision: string, paper: 'A4' | 'LETTER') =>
-    sheetPdf(loadSheet(jobId, revision), paper),
+  card: (jobId: string, revision: string, wish: CardWish) =>
+    cardFile(loadSheet(jobId, revision), wish),
+  picture: (bytes: Uint8Array) => keptPicture(bytes),
+  sheetPdf: (jobId: string, revision: string, paper: PaperSize, prices: boolean) => {
+    const sheet = loadSheet(jobId, revision);
+    const pictures = recordPictures(jobId, sheet.photos);
+    return sheetPdf(sheet, { paper, prices, timeZone: shopSettings(db()).timeZone, pictures });
+  },
 } as const;
 
 export type TaskName = keyof typeof TASKS;

@@ -1,296 +1,220 @@
-import PDFDocument from 'pdfkit';
-import { bowLine, SHEET_LABELS as l, type SheetDocument } from '@/core/sheet';
-import { writeMoney } from '@/core/units';
-import { writeFractions } from './figures';
-import { font } from './fonts';
+import { SHEET_LABELS as l, sheetPages, type SheetBlock, type SheetDocument } from '@/core/sheet';
+import type { PaperSize } from '@/core/flight';
+import { spokenDay, spokenInstant } from '@/core/units';
+import { pageOne, PAGE_ONE_MARGIN } from './page-one';
+import { finished, GREY, hair, heightOf, INK, newPaper, put, tapeRule, type Manner } from './paper';
 
-const INK = '#000000';
-const GREY = '#555555';
-const MARGIN = 40;
-const GAP = 14;
+const MARGIN = 36;
+const FOOT = 26;
+const SIZE = 8.6;
+const FINE = 7.4;
+const GAP = 11;
 
-/** Writes top to bottom in one column of rows; opens a new page when a row would not fit. */
-class SheetWriter {
-  readonly doc: PDFKit.PDFDocument;
+type Doc = PDFKit.PDFDocument;
+
+/** Writes tables top to bottom, on new pages where one is full. */
+class BlockWriter {
+  private y = 0;
   private readonly width: number;
 
-  constructor(paper: 'A4' | 'LETTER', title: string) {
-    this.doc = new PDFDocument({
-      size: paper,
-      margins: { top: MARGIN, bottom: MARGIN + 14, left: MARGIN, right: MARGIN },
-      bufferPages: true,
-      info: { Title: title, Creator: 'Waffenrad' },
-    });
-    this.doc.registerFont('text', font('text'));
-    this.doc.registerFont('bold', font('bold'));
-    this.doc.registerFont('figure', font('figure'));
-    this.width = this.doc.page.width - 2 * MARGIN;
+  constructor(
+    private readonly doc: Doc,
+    private readonly sheet: SheetDocument,
+    private readonly pictures: ReadonlyMap<number, Uint8Array>,
+  ) {
+    this.width = doc.page.width - 2 * MARGIN;
+  }
+
+  /** A page of its own, with what it is at its head. */
+  begin(title: string): void {
+    const { doc, sheet, width } = this;
+    doc.addPage();
+    const right = `${sheet.archer.name}, ${l.ticket(sheet.job.number)}, ${l.revision(sheet.revision)}`;
+    put(doc, title, { x: MARGIN, y: MARGIN, width: width * 0.6 }, { face: 'bold', size: 15 });
+    put(
+      doc,
+      right,
+      { x: MARGIN + width * 0.5, y: MARGIN + 6, width: width * 0.5 },
+      { size: 8.6, right: true },
+    );
+    tapeRule(doc, MARGIN, MARGIN + 22, width);
+    this.y = MARGIN + 30;
   }
 
   private room(height: number): void {
-    if (this.doc.y + height > this.doc.page.height - MARGIN - 16) this.doc.addPage();
+    if (this.y + height <= this.doc.page.height - FOOT - 14) return;
+    this.doc.addPage();
+    this.y = MARGIN;
   }
 
-  title(text: string, right: string): void {
-    const { doc } = this;
-    doc
-      .font('bold')
-      .fontSize(20)
-      .fillColor(INK)
-      .text(text, MARGIN, MARGIN, { width: this.width * 0.68 });
-    const below = doc.y;
-    doc
-      .font('figure')
-      .fontSize(9)
-      .text(right, MARGIN + this.width * 0.68, MARGIN + 4, {
-        width: this.width * 0.32,
-        align: 'right',
-      });
-    doc.y = Math.max(below, doc.y) + 4;
-    this.rule(1.2);
+  block(block: SheetBlock): void {
+    const { doc, width } = this;
+    this.room(46);
+    this.y += GAP;
+    this.y += put(doc, block.title, { x: MARGIN, y: this.y, width }, { face: 'bold', size: 10.6 });
+    hair(doc, MARGIN, this.y + 1, MARGIN + width, 0.8, INK);
+    this.y += 4;
+    block.rows.forEach((row) => this.row(block, row));
+    if (block.papers) this.papers(block.papers);
+    if (block.photos) this.photos(block.photos);
+    if (block.note) this.words(block.note);
   }
 
-  heading(text: string): void {
-    this.room(60);
-    this.doc.y += GAP;
-    this.doc.font('bold').fontSize(11.5).fillColor(INK).text(text, MARGIN, this.doc.y);
-    this.doc.y += 2;
-    this.rule(0.8);
-  }
-
-  rule(weight: number): void {
-    const { doc } = this;
-    doc
-      .moveTo(MARGIN, doc.y)
-      .lineTo(MARGIN + this.width, doc.y)
-      .lineWidth(weight)
-      .strokeColor(INK)
-      .stroke();
-    // The measuring tape's ticks, the house's own mark.
-    for (let i = 0; weight > 1 && i <= 64; i++) {
-      const x = MARGIN + (this.width * i) / 64;
-      doc
-        .moveTo(x, doc.y)
-        .lineTo(x, doc.y + (i % 8 === 0 ? 6 : i % 4 === 0 ? 4 : 2.5))
-        .lineWidth(0.5)
-        .stroke();
-    }
-    doc.y += weight > 1 ? 10 : 4;
-  }
-
-  /** Columns as parts of the width; figures in the mono font. */
-  row(
-    cells: readonly {
-      text: string;
-      part: number;
-      font?: string;
-      grey?: boolean;
-      right?: boolean;
-    }[],
-  ): void {
-    const { doc } = this;
-    const size = 9;
-    const heights = cells.map((cell) =>
-      doc
-        .font(cell.font ?? 'text')
-        .fontSize(size)
-        .heightOfString(cell.text || ' ', { width: cell.part * this.width - 8 }),
-    );
-    const height = Math.max(...heights) + 4;
+  private row({ id, parts }: SheetBlock, row: SheetBlock['rows'][number]): void {
+    const { doc, width } = this;
+    // The record is long and looked things up in: finer than what is read through.
+    const fine = id === 'record';
+    const manners = row.map((cell): Manner => ({
+      size: fine ? FINE : SIZE,
+      face: cell.as === 'figure' ? 'figure' : cell.as === 'strong' ? 'bold' : 'text',
+      colour: cell.as === 'soft' ? GREY : INK,
+      right: cell.right ?? false,
+    }));
+    const height =
+      Math.max(
+        ...row.map((cell, i) => heightOf(doc, cell.text, parts[i]! * width - 8, manners[i]!)),
+      ) + (fine ? 1.4 : 3);
     this.room(height);
-    const y = doc.y;
     let x = MARGIN;
-    for (const cell of cells) {
-      const width = cell.part * this.width - 8;
-      doc
-        .font(cell.font ?? 'text')
-        .fontSize(size)
-        .fillColor(cell.grey ? GREY : INK);
-      if (!writeFractions(doc, cell.text, { x, y, width, right: cell.right ?? false }, size))
-        doc.text(cell.text, x, y, { width, align: cell.right ? 'right' : 'left' });
-      x += cell.part * this.width;
-    }
-    doc.y = y + height;
-    doc
-      .moveTo(MARGIN, doc.y - 2)
-      .lineTo(MARGIN + this.width, doc.y - 2)
-      .lineWidth(0.3)
-      .strokeColor('#999999')
-      .stroke();
+    row.forEach((cell, i) => {
+      put(doc, cell.text, { x, y: this.y, width: parts[i]! * width - 8 }, manners[i]!);
+      x += parts[i]! * width;
+    });
+    this.y += height;
+    hair(doc, MARGIN, this.y - (fine ? 0.8 : 1.6), MARGIN + width, 0.25);
   }
 
-  paragraph(text: string): void {
-    this.room(this.doc.font('text').fontSize(9).heightOfString(text, { width: this.width }) + 4);
-    this.doc
-      .font('text')
-      .fontSize(9)
-      .fillColor(INK)
-      .text(text, MARGIN, this.doc.y, { width: this.width });
-    this.doc.y += 3;
+  /** Papers side by side, at their own size: the cross is where the point went, the ring the nock. */
+  private papers(papers: NonNullable<SheetBlock['papers']>): void {
+    const { doc, width } = this;
+    const box = 62;
+    const each = (width + 12) / Math.floor((width + 12) / (box + 40));
+    const perRow = Math.floor((width + 12) / each);
+    for (let from = 0; from < papers.length; from += perRow) {
+      const row = papers.slice(from, from + perRow);
+      const words = row.map(({ moved, text }) => `${moved ? `${moved}\n` : ''}${text}`);
+      const under = Math.max(
+        ...words.map((text) => heightOf(doc, text, each - 12, { size: SIZE - 1.4 })),
+      );
+      this.room(box + under + 10);
+      row.forEach((paper, i) => {
+        const x = MARGIN + i * each;
+        const middle = { x: x + box / 2, y: this.y + box / 2 };
+        doc.rect(x, this.y, box, box).lineWidth(0.5).strokeColor(INK).stroke();
+        doc
+          .moveTo(middle.x - 4, middle.y)
+          .lineTo(middle.x + 4, middle.y)
+          .moveTo(middle.x, middle.y - 4)
+          .lineTo(middle.x, middle.y + 4)
+          .stroke();
+        // A millimetre of tear is a point here; what is larger than the box stands at its edge.
+        const inside = (mm: number) => Math.max(-box / 2 + 4, Math.min(box / 2 - 4, mm));
+        const nock = { x: middle.x + inside(paper.rightMm), y: middle.y - inside(paper.upMm) };
+        doc.moveTo(middle.x, middle.y).lineTo(nock.x, nock.y).lineWidth(1.6).stroke();
+        doc.circle(nock.x, nock.y, 3).lineWidth(0.9).stroke();
+        put(
+          doc,
+          `${from + i + 1}`,
+          { x: x + 3, y: this.y + 2, width: 20 },
+          { size: 7, face: 'bold' },
+        );
+        put(doc, words[i]!, { x, y: this.y + box + 2, width: each - 12 }, { size: SIZE - 1.4 });
+      });
+      this.y += box + under + 10;
+    }
+  }
+
+  /** Photographs two beside each other, each with what it shows. */
+  private photos(photos: NonNullable<SheetBlock['photos']>): void {
+    const { doc, width, pictures } = this;
+    const each = (width - 14) / 2;
+    const most = 190;
+    for (let from = 0; from < photos.length; from += 2) {
+      const row = photos.slice(from, from + 2).map((photo) => {
+        const scale = Math.min(each / photo.width, most / photo.height);
+        return { photo, wide: photo.width * scale, high: photo.height * scale };
+      });
+      const high = Math.max(...row.map((one) => one.high));
+      const under = Math.max(
+        ...row.map(({ photo }) => heightOf(doc, photo.text, each, { size: SIZE - 0.8 })),
+      );
+      this.room(high + under + 12);
+      row.forEach(({ photo, wide, high: own }, i) => {
+        const x = MARGIN + i * (each + 14);
+        const bytes = pictures.get(photo.id);
+        if (bytes) doc.image(Buffer.from(bytes), x, this.y + 3, { width: wide, height: own });
+        put(doc, photo.text, { x, y: this.y + own + 5, width: each }, { size: SIZE - 0.8 });
+      });
+      this.y += high + under + 12;
+    }
+  }
+
+  words(text: string): void {
+    const { doc, width } = this;
+    const manner = { size: SIZE };
+    this.room(heightOf(doc, text, width, manner) + 4);
+    this.y += put(doc, text, { x: MARGIN, y: this.y + 2, width }, manner) + 4;
   }
 
   /** A line to sign on for each. */
   signatures(names: readonly string[]): void {
-    this.room(70);
     const { doc } = this;
+    this.room(64);
     const width = this.width / names.length;
-    const y = doc.y + 44;
+    const y = this.y + 42;
     names.forEach((name, i) => {
       const x = MARGIN + i * width;
-      doc
-        .moveTo(x, y)
-        .lineTo(x + width - 30, y)
-        .lineWidth(0.8)
-        .strokeColor(INK)
-        .stroke();
-      doc
-        .font('text')
-        .fontSize(9)
-        .fillColor(GREY)
-        .text(name, x, y + 4);
+      hair(doc, x, y, x + width - 30, 0.8, INK);
+      put(doc, name, { x, y: y + 3, width: width - 30 }, { size: 8.6, colour: GREY });
     });
+    this.y = y + 20;
   }
+}
 
-  /** Page feet, then the finished file. */
-  finish(foot: string): Promise<Buffer> {
-    const { doc } = this;
-    const { start, count } = doc.bufferedPageRange();
-    for (let i = start; i < start + count; i++) {
-      doc.switchToPage(i);
-      doc.page.margins.bottom = 0;
-      doc
-        .font('text')
-        .fontSize(8)
-        .fillColor(GREY)
-        .text(`${foot} · page ${i + 1} of ${count}`, MARGIN, doc.page.height - MARGIN, {
-          width: this.width,
+/** What of a sheet is printed, and how. */
+interface SheetPrint {
+  readonly paper: PaperSize;
+  readonly prices: boolean;
+  readonly timeZone: string;
+  /** Pictures of the record by their number; one that is not there is left out. */
+  readonly pictures?: ReadonlyMap<number, Uint8Array>;
+}
+
+/** The build sheet on paper: black on white, page one to rebuild from, the record, what the archer is told. */
+export function sheetPdf(
+  sheet: SheetDocument,
+  { paper, prices, timeZone, pictures = new Map() }: SheetPrint,
+) {
+  const title = `${l.title} · ${sheet.archer.name}`;
+  const doc = newPaper(paper, title, PAGE_ONE_MARGIN);
+  const pages = sheetPages(sheet, { prices, when: (at) => spokenInstant(at, timeZone) });
+  pageOne(doc, sheet, pages);
+  const writer = new BlockWriter(doc, sheet, pictures);
+  writer.begin(l.pageTwo);
+  pages.two.forEach((block) => writer.block(block));
+  writer.begin(l.pageThree);
+  pages.three.forEach((block) => writer.block(block));
+  writer.words(l.comeBack(spokenDay(sheet.comeBackDay)));
+  writer.signatures([sheet.archer.guardianName === null ? l.archer : l.guardianSigns, l.shop]);
+  feet(doc, `${sheet.shop.name} · ${title}, ${l.revision(sheet.revision)}`);
+  return finished(doc);
+}
+
+function feet(doc: Doc, foot: string): void {
+  const { start, count } = doc.bufferedPageRange();
+  for (let i = start; i < start + count; i++) {
+    doc.switchToPage(i);
+    doc
+      .font('text')
+      .fontSize(7.5)
+      .fillColor(GREY)
+      .text(
+        `${foot} · page ${i + 1} of ${count}`,
+        i === start ? PAGE_ONE_MARGIN : MARGIN,
+        doc.page.height - FOOT + 6,
+        {
           lineBreak: false,
-        });
-    }
-    return new Promise((resolve, reject) => {
-      const chunks: Buffer[] = [];
-      doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-      doc.on('end', () => resolve(Buffer.concat(chunks)));
-      doc.on('error', reject);
-      doc.end();
-    });
+        },
+      );
   }
-}
-
-/** "Mon 7 Dec 2026". */
-const day = (iso: string) =>
-  new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    timeZone: 'UTC',
-  })
-    .format(new Date(`${iso}T12:00:00Z`))
-    .replace(',', '');
-
-const euro = writeMoney;
-
-/** The build sheet on paper: black on white, no tint carries meaning, settings first. */
-export function sheetPdf(sheet: SheetDocument, paper: 'A4' | 'LETTER'): Promise<Buffer> {
-  const title = `Build sheet · ${sheet.archer.name}`;
-  const w = new SheetWriter(paper, title);
-  w.title(
-    sheet.archer.name,
-    `ticket ${sheet.job.number}\nrevision ${sheet.revision}\n${day(sheet.madeDay)}\n${sheet.madeBy}`,
-  );
-  facts(w, sheet);
-  w.heading(l.settings);
-  for (const s of sheet.settings) {
-    const mark = s.stale ? 'again' : s.standing === 'out' ? 'out' : s.standing === 'in' ? 'in' : '';
-    w.row([
-      { text: s.name, part: 0.25 },
-      { text: s.text, part: 0.28, font: 'figure' },
-      { text: s.wanted ? `wanted ${s.wanted}` : '', part: 0.26, grey: true },
-      { text: mark, part: 0.08, font: 'bold' },
-      { text: s.who, part: 0.13, grey: true, right: true },
-    ]);
-  }
-  if (sheet.marks) marks(w, sheet.marks);
-  if (sheet.balance) {
-    w.heading(l.balance);
-    sheet.balance.text.forEach((line) => w.row([{ text: line, part: 1 }]));
-  }
-  parts(w, sheet);
-  if (sheet.exceptions.length + sheet.open.length > 0) openWork(w, sheet);
-  w.heading(l.told);
-  sheet.cautions.forEach((caution) => w.row([{ text: caution, part: 1 }]));
-  w.paragraph(l.comeBack(day(sheet.comeBackDay)));
-  w.signatures([sheet.archer.guardianName === null ? l.archer : l.guardianSigns, l.shop]);
-  return w.finish(`${sheet.shop.name} · ${title}, revision ${sheet.revision}`);
-}
-
-function facts(w: SheetWriter, { archer, bow, fit, shop }: SheetDocument): void {
-  const pair = (name: string, value: string) =>
-    w.row([
-      { text: name, part: 0.27 },
-      { text: value, part: 0.73, font: 'bold' },
-    ]);
-  pair(l.shop, [shop.name, shop.address].filter(Boolean).join(', '));
-  if (bow) {
-    const limit = bow.maxTurns === null ? l.noLimit : l.limit(bow.maxTurns);
-    pair(l.bow, bowLine(bow));
-    pair('Limit', limit);
-    if (bow.overruled) pair(l.overruled, bow.overruled);
-  }
-  pair(
-    l.archer,
-    `${archer.hand} hand, ${archer.dominantEye} eye${archer.guardianName === null ? '' : `, ${l.guardian(archer.guardianName)}`}`,
-  );
-  if (fit.drawLengthText) pair(l.drawLength, fit.drawLengthText);
-  if (fit.startText) pair(l.startWeight, fit.startText);
-  for (const note of fit.notes ?? []) pair('', note);
-}
-
-function marks(
-  w: SheetWriter,
-  { rows, basis, furthestClearM }: NonNullable<SheetDocument['marks']>,
-): void {
-  w.heading(l.marks);
-  const first = rows[0]?.pinAboveArrowMm ?? 0;
-  for (let i = 0; i < rows.length; i += 4) {
-    const four = rows.slice(i, i + 4).flatMap((row) => [
-      { text: row.distanceText, part: 0.12, font: 'bold' },
-      { text: `${(first - row.pinAboveArrowMm).toFixed(1)} mm`, part: 0.13, font: 'figure' },
-    ]);
-    w.row(four);
-  }
-  w.paragraph(
-    `${l.restsOn} ${basis.join('; ')}.${furthestClearM === null ? '' : ` ${l.clearTo(`${furthestClearM.toFixed(0)} m`)}`}`,
-  );
-}
-
-function parts(w: SheetWriter, sheet: SheetDocument): void {
-  w.heading(l.parts);
-  const line = (name: string, label: string, price: string) =>
-    w.row([
-      { text: name, part: 0.2 },
-      { text: label, part: 0.6 },
-      { text: price, part: 0.2, font: 'figure', right: true },
-    ]);
-  if (sheet.bow) line(l.bow, sheet.bow.name, euro(sheet.bowPriceCents));
-  sheet.parts.forEach((part) =>
-    line(part.name, part.label, part.owned ? l.own : euro(part.priceCents)),
-  );
-  if (sheet.work && sheet.work.cents > 0)
-    line(l.work, l.minutes(sheet.work.minutes), euro(sheet.work.cents));
-  const tax = sheet.taxCents === undefined ? '' : l.tax(sheet.taxPct!, euro(sheet.taxCents));
-  line(l.total, tax, euro(sheet.totalCents));
-}
-
-function openWork(w: SheetWriter, sheet: SheetDocument): void {
-  w.heading(l.signed);
-  sheet.exceptions.forEach((e) =>
-    w.row([
-      { text: e.step, part: 0.4 },
-      { text: `${e.reason} (${e.who})`, part: 0.6 },
-    ]),
-  );
-  sheet.open.forEach((text) => w.row([{ text, part: 1 }]));
-  if (sheet.openReason) w.paragraph(`${l.handedOver} ${sheet.openReason}`);
 }

@@ -1,10 +1,12 @@
 'use client';
 import { useState } from 'react';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { Press } from '../pieces/Press';
 import { frame } from '../words';
+import { pages } from '../words/pages';
 import { Empty } from '../pieces/layout';
 import { Panel } from './Panel';
 import { useFind } from './useFind';
@@ -52,6 +54,9 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
         ))}
         {found?.length === 0 && <Empty as="li">{frame.findNothing(text.trim())}</Empty>}
       </ul>
+      <Link href="/code" prefetch={false} onClick={onClose}>
+        {pages.code}
+      </Link>
     </Panel>
   );
 }

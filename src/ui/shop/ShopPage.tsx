@@ -35,7 +35,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
   const { said, leave } = useSaving(shop, settled(draft, names, faults));
   const change = (part: Partial<Shop>) => setDraft((now) => ({ ...now, ...part }));
   const shared = { draft, change };
-  const text = (field: 'name' | 'address' | 'timeZone', maxLength: number) => (
+  const text = (field: 'name' | 'address' | 'phone' | 'timeZone', maxLength: number) => (
     <TextField
       id={`shop-${field}`}
       label={w[field]}
@@ -75,6 +75,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
           <Block as={Questions}>
             {text('name', 80)}
             {text('address', 200)}
+            {text('phone', 40)}
             {text('timeZone', 60)}
             <TextField
               id="shop-people"
@@ -116,10 +117,11 @@ export function ShopPage({ shop }: { shop: Shop }) {
 
 /** What can be saved: of a field that cannot stand as it is the others go all the same. */
 function settled(draft: Shop, names: readonly string[], faults: Faults): Partial<Shop> {
-  const { name, address, timeZone, people: _people, ...rest } = draft;
+  const { name, address, phone, timeZone, people: _people, ...rest } = draft;
   return {
     ...rest,
     address,
+    phone,
     ...(faults.name ? {} : { name }),
     ...(faults.timeZone ? {} : { timeZone }),
     ...(faults.people
@@ -133,7 +135,7 @@ function settled(draft: Shop, names: readonly string[], faults: Faults): Partial
   };
 }
 
-type Faults = Partial<Record<'name' | 'address' | 'timeZone' | 'people', string>>;
+type Faults = Partial<Record<'name' | 'address' | 'phone' | 'timeZone' | 'people', string>>;
 
 const namesIn = (text: string) =>
   text

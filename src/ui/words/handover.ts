@@ -23,6 +23,7 @@ export const handover = {
     'The job is open again; bow and parts that lay in the shop are counted there again, put aside for it. The sheets stay as they were signed.',
   revision: (n: number) => `Revision ${n}`,
   page: 'Page',
+  cards: 'Cards',
   a4: 'PDF, A4',
   letter: 'PDF, US Letter',
   json: 'JSON',

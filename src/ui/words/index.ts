@@ -21,6 +21,8 @@ export { handover } from './handover';
 export { steady, steadyDrawing, tipWords, rollWords } from './steady';
 export { aimWords } from './aim';
 export { sheet } from './sheet';
+export { cards, codeWords } from './cards';
+export { photoWords } from './photos';
 export { shopWords } from './shop';
 export { drawOff } from './draw-off';
 export { twists } from './twists';

@@ -5,6 +5,7 @@ export const pages = {
   parts: 'Parts of the shop',
   steps: 'Steps of the bench',
   delivered: 'Delivered bows',
+  code: 'Read a card or sheet',
 } as const;
 
 /** What is done with a file wherever the shop takes one in or gives one out. */

@@ -8,6 +8,7 @@ export const shopWords = {
   parts: pages.parts,
   name: 'Name of the shop',
   address: 'Address',
+  phone: 'Telephone',
   timeZone: 'Time zone',
   people: 'People who work here',
   peopleHint: 'One name a line.',

@@ -1,6 +1,8 @@
 import { read, TRADE_UNITS, type ShopUnits } from '../../units';
 /** How a screw is held. */
 export interface Fasten {
+  /** What it holds, as the build sheet lists it. */
+  readonly what: string;
   /** Hex key as its size is stamped; null for fingers, pliers or a spanner. */
   readonly hex: string | null;
   readonly hold: 'snug' | 'tight' | 'fingers';
@@ -38,24 +40,31 @@ export function fastenText(
 }
 
 const of = (
+  what: string,
   hex: string | null,
   hold: Fasten['hold'],
   locker: Fasten['locker'] = 'none',
-): Fasten => ({ hex, hold, locker });
+): Fasten => ({ what, hex, hold, locker });
 
 /** Usual screws of the trade, by what they hold. Shop rule. */
 export const FASTEN = {
-  module: of('3/32 in', 'snug', 'removable'),
-  limbBolt: of('3/16 in', 'snug'),
-  rest: of('5/32 in', 'tight'),
-  restSmall: of('2 mm', 'snug'),
-  launcher: of('1/16 in', 'snug'),
-  sight: of('5/32 in', 'tight'),
-  sightSmall: of('3/32 in', 'snug'),
-  pin: { hex: '0.050 in', hold: 'snug', locker: 'none', plastic: true },
-  quiver: of('5/32 in', 'snug'),
-  quiverClip: { hex: '1/8 in', hold: 'snug', locker: 'none', plastic: true },
-  bar: of(null, 'fingers'),
-  guard: of('1/8 in', 'snug'),
-  stringStop: of('1/8 in', 'snug', 'removable'),
+  module: of('modules and stops', '3/32 in', 'snug', 'removable'),
+  limbBolt: of('limb bolts', '3/16 in', 'snug'),
+  rest: of('rest', '5/32 in', 'tight'),
+  restSmall: of('small screws of the rest', '2 mm', 'snug'),
+  launcher: of('launcher', '1/16 in', 'snug'),
+  sight: of('sight', '5/32 in', 'tight'),
+  sightSmall: of('small screws of the sight', '3/32 in', 'snug'),
+  pin: { what: 'pins', hex: '0.050 in', hold: 'snug', locker: 'none', plastic: true },
+  quiver: of('quiver', '5/32 in', 'snug'),
+  quiverClip: {
+    what: 'quiver’s clips',
+    hex: '1/8 in',
+    hold: 'snug',
+    locker: 'none',
+    plastic: true,
+  },
+  bar: of('bars', null, 'fingers'),
+  guard: of('cable guard', '1/8 in', 'snug'),
+  stringStop: of('string stop', '1/8 in', 'snug', 'removable'),
 } as const satisfies Record<string, Fasten>;

@@ -17,6 +17,7 @@ export const ARROW = values({
     how: 'One finished arrow on the scale',
     tool: 'arrow scale',
     changed: 'the arrow’s build changed',
+    backTo: { datum: 'one finished arrow' },
     figure: spot('scale', 110, 62),
     onMap: 3,
     startsPapers: true,
@@ -179,6 +180,7 @@ export const ARROW = values({
     tool: 'chronograph',
     archer: true,
     changed: 'the speed changed',
+    backTo: { datum: 'a metre in front of the bow' },
     figure: spot('gate', 120, 75),
     onMap: 1,
     target: ({ predictedSpeed }) =>

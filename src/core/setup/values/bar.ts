@@ -123,6 +123,7 @@ export const BAR = values({
     how: 'The whole bow hung on the scale, no arrow',
     tool: 'hanging scale',
     changed: 'the mass changed',
+    backTo: { datum: 'the whole bow, no arrow on the string' },
     figure: spot('scale', 110, 62),
     onMap: 2,
   },
@@ -183,6 +184,7 @@ export const BAR = values({
     dependsOn: ['part:sight', 'part:quiver', 'part:arrows', 'part:stabiliser'],
     how: 'What stands in the front thread; hand tight and a quarter turn',
     changed: 'the front bar was changed',
+    backTo: { datum: 'in the front thread' },
     figure: spot('rest', 60, 100),
   },
   frontBarDown: {
@@ -191,6 +193,7 @@ export const BAR = values({
     short: 'front down',
     how: 'Angle of the front bar under the level, by its notches',
     changed: 'the front bar was turned',
+    backTo: { datum: 'under the level' },
     figure: spot('rest', 60, 104),
   },
   frontDiscs: {
@@ -199,6 +202,7 @@ export const BAR = values({
     short: 'discs front',
     how: 'Counted at the end of the front bar',
     changed: 'the discs in front were changed',
+    backTo: { datum: 'at the end of the front bar' },
     figure: spot('rest', 44, 100),
   },
   rearBar: {
@@ -208,6 +212,7 @@ export const BAR = values({
     dependsOn: ['part:sight', 'part:quiver', 'part:arrows', 'part:rearBar', 'part:barMount'],
     how: 'What stands at the back, and in what mount',
     changed: 'the rear bar was changed',
+    backTo: { datum: 'at the back, and in what mount' },
     figure: spot('behind', 84, 96),
   },
   rearBarSide: {
@@ -216,6 +221,7 @@ export const BAR = values({
     short: 'rear out',
     how: 'Angle out from the bow’s plane, by its notches; teeth disengaged before it is turned',
     changed: 'the rear bar was swung',
+    backTo: { datum: 'out from the bow’s plane' },
     figure: spot('above', 110, 96),
   },
   rearBarDown: {
@@ -224,6 +230,7 @@ export const BAR = values({
     short: 'rear down',
     how: 'Angle under the level, by its notches; teeth disengaged before it is turned',
     changed: 'the rear bar was turned',
+    backTo: { datum: 'under the level' },
     figure: spot('behind', 84, 104),
   },
   rearBarSlide: {
@@ -241,6 +248,7 @@ export const BAR = values({
     how: 'From the front of its rail to the mount',
     tool: 'rule',
     changed: 'the mount was slid',
+    backTo: { datum: 'front of its rail to the mount' },
     figure: spot('above', 96, 96),
   },
   rearDiscs: {
@@ -249,6 +257,7 @@ export const BAR = values({
     short: 'discs back',
     how: 'Counted at the end of the rear bar',
     changed: 'the discs at the back were changed',
+    backTo: { datum: 'at the end of the rear bar' },
     figure: spot('behind', 70, 100),
   },
   quiverAtTest: {
@@ -262,6 +271,7 @@ export const BAR = values({
     how: 'As the bow is shot: off, on and empty, on and full',
     tool: 'eyes',
     changed: 'the quiver was taken off or put on',
+    backTo: { datum: 'as the bow was balanced' },
     choices: QUIVER_STATES,
     figure: spot('rest', 104, 60),
   },

@@ -40,6 +40,12 @@ function restCordTarget({
   };
 }
 
+/** Limb-driven cords are measured along the limb, cable-driven ones by where in the draw they come tight. */
+const cordDatum = ({ kit }: Pick<TargetContext, 'kit'>) =>
+  itemOf(kit, 'rest')?.attrs.drive === 'cableDriven'
+    ? 'the marks meet so far before full draw'
+    : 'from the axle along the limb';
+
 /** The cables, the guard beside them, and a rest’s cord tied to one or to a limb. */
 export const CABLES = values({
   cableTwists: {
@@ -56,6 +62,7 @@ export const CABLES = values({
     how: 'Full twists put in (+) or taken out (−) of the cable that times the cams, since the bow came',
     tool: 'press',
     changed: 'the cable was twisted',
+    backTo: { datum: 'timing cable, full twists since the bow came, + put in' },
     figure: spot('rest', 133, 104),
     startsPapers: true,
     target: cableTwistTarget,
@@ -98,6 +105,7 @@ export const CABLES = values({
     how: HOW_MEASURED.holding,
     tool: 'draw board, bow scale',
     changed: 'the holding weight changed',
+    backTo: { datum: 'at full draw, against the wall', group: 'limbs' },
     figure: spot('drawn', 206, 75),
     onMap: 6,
     target: ({ bow, peakTargetN, history }) => {
@@ -125,6 +133,7 @@ export const CABLES = values({
     how: 'As the rest’s drive asks',
     tool: 'release, arrow, safe target',
     changed: 'the cord was reset',
+    backTo: { datum: cordDatum, group: 'rest' },
     figure: spot('rest', 122, 104),
     onMap: 1,
     target: restCordTarget,
@@ -144,6 +153,7 @@ export const CABLES = values({
     how: 'Middle of the shaft to the nearest cable, beside the rest',
     tool: 'rule',
     changed: 'the cable guard was moved',
+    backTo: { datum: 'shaft’s middle to the nearest cable, beside the rest', group: 'rest' },
     figure: dim('above', 120, 78, 120, 108),
     target: ({ bow }) =>
       bow?.cableGapMm
@@ -212,6 +222,7 @@ export const CABLES = values({
     how: 'Where the cord is tied: the rest’s leaflet says which limb it is made for',
     tool: 'eyes',
     changed: 'the cord’s limb was changed',
+    backTo: { datum: 'where the cord is tied', group: 'rest' },
     choices: [
       { id: 'bottom', name: 'bottom limb' },
       { id: 'top', name: 'top limb' },

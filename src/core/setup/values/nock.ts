@@ -20,6 +20,7 @@ export const NOCK = values({
     how: 'Nock above (+) square, bow square on the string',
     tool: 'bow square',
     changed: 'the nock height was moved',
+    backTo: { datum: 'nock above (+) square, bow square on the string' },
     figure: dim('rest', 162, 68, 162, 75),
     onMap: 1,
     target: ({ schools }) =>
@@ -55,6 +56,7 @@ export const NOCK = values({
     how: 'String to the inside of the loop, pulled tight',
     tool: 'pliers, rule',
     changed: 'the loop was tied anew',
+    backTo: { datum: 'string to the inside of the loop, pulled tight' },
     figure: dim('knot', 96, 96, 152, 96),
     onMap: 2,
     target: ({ kit, shop }) => {
@@ -97,6 +99,7 @@ export const NOCK = values({
     how: 'Where the loop’s two knots sit',
     tool: 'eyes',
     changed: 'the loop was moved',
+    backTo: { datum: 'where the two knots sit' },
     choices: [
       { id: 'around', name: 'above and below the nock' },
       { id: 'below', name: 'both knots under the nock' },
@@ -118,6 +121,7 @@ export const NOCK = values({
     tool: 'nock pliers, archer',
     archer: true,
     changed: 'the kisser was moved',
+    backTo: { datum: 'nock to the kisser’s middle, along the string' },
     figure: dim('rest', 162, 58, 162, 75),
   },
 });

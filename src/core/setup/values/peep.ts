@@ -23,6 +23,7 @@ export const PEEP = values({
     how: HOW_MEASURED.peepHeight,
     tool: 'tape, archer',
     changed: 'the peep was moved',
+    backTo: { datum: 'nock to the peep’s middle, along the string at rest' },
     figure: dim('rest', 162, 46, 162, 75),
     onMap: 2,
     target: ({ oldBow: { oldPeepHeight }, shop }) => ({
@@ -51,6 +52,7 @@ export const PEEP = values({
     how: HOW_MEASURED.peepTrueHeight,
     tool: 'draw board, rule',
     changed: 'the peep’s true height changed',
+    backTo: { datum: 'shaft’s middle to the peep’s middle, upright at full draw' },
     figure: dim('drawn', 186, 60, 186, 75),
     onMap: 1,
     target: ({ oldBow: { oldPeepTrueHeight: si } }) =>
@@ -92,6 +94,7 @@ export const PEEP = values({
     how: 'Where the tube runs from peep to cable, seen from behind',
     tool: 'eyes',
     changed: 'the tube’s side was changed',
+    backTo: { datum: 'seen from behind' },
     choices: [
       { id: 'left', name: 'left' },
       { id: 'right', name: 'right' },
@@ -112,6 +115,7 @@ export const PEEP = values({
     how: 'Peep to where it is tied, slack at rest and just tight at full draw',
     tool: 'scissors, tape',
     changed: 'the tube was cut or tied anew',
+    backTo: { datum: 'peep to where the tube is tied, slack at rest' },
     figure: dim('drawn', 186, 60, 150, 40),
   },
   tubeTurn: {

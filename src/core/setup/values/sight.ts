@@ -30,6 +30,7 @@ export const SIGHT = values({
     how: 'Which hole or mark the base stands in, counted from the top',
     tool: 'hex key',
     changed: 'the sight’s base was moved',
+    backTo: { datum: 'hole or mark of the base, counted from the top' },
     figure: spot('rest', 88, 62),
     onMap: 3,
     spokenAs: 'mark',
@@ -48,6 +49,7 @@ export const SIGHT = values({
     how: 'Middle of the housing above (+) or below (−) the middle of its rail',
     tool: 'rule',
     changed: 'the housing was moved up or down',
+    backTo: { datum: 'housing’s middle above (+) its rail’s middle' },
     figure: dim('housing', 40, 50, 40, 75),
   },
   housingWindage: {
@@ -64,6 +66,7 @@ export const SIGHT = values({
     how: 'Pin left (−) or right (+) of the line of string and arrow, seen from behind',
     tool: 'rule',
     changed: 'the housing was moved sideways',
+    backTo: { datum: 'pin right (+) of the line of string and arrow, from behind' },
     figure: dim('housing', 96, 132, 110, 132),
   },
   lightFitted: {
@@ -92,6 +95,7 @@ export const SIGHT = values({
     how: 'Rail against the string with the level',
     tool: 'level',
     changed: 'the rail was levelled',
+    backTo: { datum: 'rail to the string, upright' },
     figure: spot('housing', 54, 75),
     onMap: 2,
     target: () => ({ si: 0, reason: 'Rail parallel to the string', source: 'shop rule' }),
@@ -109,6 +113,7 @@ export const SIGHT = values({
     how: 'Bow plumb in the vice, bubble in the middle',
     tool: 'level',
     changed: 'the bubble was set',
+    backTo: { datum: 'bubble’s middle with the bow plumb' },
     figure: spot('housing', 110, 110),
     target: () => ({
       si: 0,
@@ -129,6 +134,7 @@ export const SIGHT = values({
     how: 'Bow tipped up and down 30°, bubble stays',
     tool: 'level',
     changed: 'the third axis was set',
+    backTo: { datum: 'bubble with the bow tipped 30° up and down' },
     figure: spot('housing', 110, 110),
     target: () => ({
       si: 0,
@@ -172,6 +178,7 @@ export const SIGHT = values({
     how: 'At full draw, middle of the peep to the pin',
     tool: 'draw board, tape',
     changed: 'the sight radius changed',
+    backTo: { datum: 'peep’s middle to the pin at full draw' },
     figure: dim('drawn', 62, 46, 184, 46),
     target: ({ oldBow: { oldPeepToPin: si } }) =>
       si === undefined

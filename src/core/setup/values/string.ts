@@ -75,6 +75,7 @@ export const STRING = values({
     how: 'Full twists put in (+) or taken out (−) since the bow came',
     tool: 'press',
     changed: 'the string was twisted',
+    backTo: { datum: 'full twists since the bow came, + put in' },
     figure: spot('rest', 150, 108),
     onMap: 1,
     spokenAs: 'twist',
@@ -96,6 +97,7 @@ export const STRING = values({
     how: HOW_MEASURED.brace,
     tool: 'bow square',
     changed: 'the brace height changed',
+    backTo: { datum: 'throat of the grip to the string, at rest' },
     figure: dim('rest', 92, 92, 150, 92),
     onMap: 2,
     target: ({ bow }) =>
@@ -121,6 +123,7 @@ export const STRING = values({
     how: 'Middle of the upper axle to the middle of the lower one, bow at rest',
     tool: 'tape',
     changed: 'the axles’ distance changed',
+    backTo: { datum: 'middle of one axle to the middle of the other, at rest' },
     figure: dim('rest', 168, 20, 168, 130),
     target: ({ bow }) =>
       bow && {
@@ -160,6 +163,7 @@ export const STRING = values({
     how: 'Gap between the stop’s rubber and the string, bow at rest',
     tool: 'rule, hex key',
     changed: 'the string stop was moved',
+    backTo: { datum: 'stop’s rubber to the string, at rest' },
     figure: dim('rest', 138, 98, 150, 98),
     target: () => ({
       si: 3,

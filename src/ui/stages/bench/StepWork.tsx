@@ -7,6 +7,7 @@ import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
 import { useKeys } from '../../frame/useKeys';
 import { useJob } from '../../job/JobProvider';
+import { PhotoStrip } from '../../job/PhotoStrip';
 import { ComesFirst, Signed, SignOff } from '../../job/SignOff';
 import { bench as w } from '../../words';
 import { Actions, ValueTabs } from '../../pieces/layout';
@@ -68,6 +69,7 @@ export function StepWork({
         </ValueEntry>
       )}
       <Signed step={step} />
+      <PhotoStrip about={value ? `value:${value.key}` : `step:${step.id}`} />
       <Actions>
         {onward}
         <SignOff step={step} />

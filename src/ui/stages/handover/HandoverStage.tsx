@@ -18,6 +18,7 @@ import { Actions, Block, Head, Rows } from '../../pieces/layout';
 import { Note } from '../../pieces/texts';
 import { NoBow } from '../bench/BenchStage';
 import { StepWork } from '../bench/StepWork';
+import { Photos } from './Photos';
 import paperPageCss from '../../pieces/PaperPage.module.css';
 import css from './HandoverStage.module.css';
 
@@ -41,6 +42,7 @@ export function HandoverStage() {
           <StepWork step={step} asked={null} onward={null} />
         </Block>
         <Cautions />
+        <Photos />
         <MakeSheet open={open} />
         {snapshot.sheets.length === 0 && <Sheets />}
       </Work>
@@ -179,6 +181,7 @@ function Sheets() {
                 </Text>
                 <span className={paperPageCss.sheetLinks}>
                   <Link href={`/jobs/${job.id}/sheet/${revision}`}>{w.page}</Link>
+                  <Link href={`/jobs/${job.id}/sheet/${revision}/cards`}>{w.cards}</Link>
                   <a href={`${api}/pdf?paper=A4`}>{w.a4}</a>
                   <a href={`${api}/pdf?paper=LETTER`}>{w.letter}</a>
                   <a href={api}>{w.json}</a>

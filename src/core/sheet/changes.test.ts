@@ -1,0 +1,86 @@
+import { derive } from '../job';
+import { aFinishedJob, aPart, aReading, FINISHED, FULL_KIT } from '../testing/fixtures';
+import { sheetChanges, sheetDocument, sheetPages, type SheetDocument } from '.';
+
+const stamp = (revision: number) => ({
+  revision,
+  madeAt: '2026-11-24T16:00:00.000Z',
+  madeDay: '2026-11-24',
+  madeBy: 'T. Okoro',
+  openReason: null,
+});
+const made = (
+  readings: typeof FINISHED,
+  revision = 1,
+  before: SheetDocument | null = null,
+  parts = FULL_KIT,
+) => {
+  const snapshot = aFinishedJob({ rest: { readings, parts } });
+  return sheetDocument(snapshot, derive(snapshot), stamp(revision), {
+    arrowParts: null,
+    aims: [],
+    before,
+  });
+};
+const first = made(FINISHED);
+
+describe('what is not as on the revision before', () => {
+  test('the same job again: nothing', () => {
+    const second = made(FINISHED, 2, first);
+    expect(second.since).toEqual({ revision: 1, changes: [] });
+    expect(sheetPages(second, { prices: true, when: String }).one.since).toBe(
+      'Nothing was moved since revision 1',
+    );
+  });
+  test('a first sheet has nothing before it', () => expect(first.since).toBeNull());
+  test('a turned peep, a measure within its tolerance, a tick that is new', () => {
+    const second = made(
+      [
+        ...FINISHED,
+        aReading(80, 'peepHeight', 160),
+        aReading(81, 'axleToAxle', 788),
+        aReading(82, 'dampenersFitted', 1),
+      ],
+      2,
+      first,
+    );
+    const changes = new Map(second.since!.changes.map((change) => [change.key, change]));
+    expect(changes.get('peepHeight')).toMatchObject({
+      to: '6 5/16 in',
+      within: false,
+    });
+    expect(changes.get('axleToAxle')).toMatchObject({ within: true });
+    expect(changes.get('dampenersFitted')).toMatchObject({ from: null, to: 'done' });
+    const { one } = sheetPages(second, { prices: true, when: String });
+    const peep = one.groups.flatMap(({ lines }) => lines).find(({ key }) => key === 'peepHeight')!;
+    expect(peep.was).toBe(first.settings.find(({ key }) => key === 'peepHeight')!.text);
+    expect(one.since).toMatch(/not as on revision 1, marked with what it was; 1 measured again/);
+  });
+  test('a value that is gone, another part, other marks', () => {
+    const parts = FULL_KIT.map((part) =>
+      part.slot === 'sight'
+        ? { ...part, ...aPart(part.item, 'sight', { label: 'Another' }) }
+        : part,
+    );
+    const second = made(
+      [
+        ...FINISHED.filter(({ key }) => key !== 'loopPlace'),
+        aReading(90, 'arrowSpeed', 88),
+        aReading(91, 'paperTear', 1, { si2: 0 }),
+      ],
+      2,
+      null,
+      parts,
+    );
+    const changes = new Map(sheetChanges(first, second).map((change) => [change.key, change]));
+    expect(changes.get('loopPlace')).toMatchObject({ to: null });
+    expect(changes.get('part:sight')).toMatchObject({ to: 'Another' });
+    expect(changes.get('marks')!.from).toMatch(/^\d+ m: .* mm$/);
+  });
+  test('the order of the two matters: what was new is gone', () => {
+    const second = made([...FINISHED, aReading(82, 'dampenersFitted', 1)], 2, first);
+    expect(sheetChanges(second, first)).toEqual([
+      { key: 'dampenersFitted', name: 'Dampeners fitted', from: 'done', to: null, within: false },
+    ]);
+  });
+});

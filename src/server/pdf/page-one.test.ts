@@ -1,0 +1,99 @@
+import { derive } from '@/core/job';
+import { REGISTRY } from '@/core/setup';
+import { sheetDocument, sheetPages, type SheetDocument } from '@/core/sheet';
+import { aFinishedJob } from '@/core/testing/fixtures';
+import { pageOne, PAGE_ONE_MARGIN, PAGE_ONE_FOOT } from './page-one';
+import { newPaper } from './paper';
+
+const snapshot = aFinishedJob();
+const plain = sheetDocument(snapshot, derive(snapshot), {
+  revision: 3,
+  madeAt: '2026-11-24T16:00:00.000Z',
+  madeDay: '2026-11-24',
+  madeBy: 'T. Okoro',
+  openReason: null,
+});
+
+/** Every setting a bow of a kind can have, with long texts, every mark, key and part of the arrow. */
+function full(without: readonly string[], marks: number): SheetDocument {
+  const settings = REGISTRY.filter(({ key, backTo }) => backTo && !without.includes(key)).map(
+    (value) => {
+      const known = plain.settings.find(({ key }) => key === value.key);
+      return {
+        ...plain.settings[0]!,
+        key: value.key,
+        name: value.name,
+        text: known?.text ?? '27 13/16 in',
+        ...(known ?? {}),
+        group: known?.group ?? ('bars' as const),
+        datum: known?.datum ?? String(value.backTo!.datum).slice(0, 90),
+        tool: value.tool,
+        tolerance: '± 0.5 mm',
+      };
+    },
+  );
+  const row = plain.marks!.rows[0]!;
+  return {
+    ...plain,
+    settings,
+    since: {
+      revision: 2,
+      changes: settings.slice(0, 6).map(({ key, name }) => ({
+        key,
+        name,
+        from: '28 1/16 in',
+        to: '28 1/8 in',
+        within: false,
+      })),
+    },
+    bow: { ...plain.bow!, stringLengthMm: 1536, cableLengthsMm: [958, 990, 991] },
+    fastening: Array.from({ length: 11 }, (_, i) => ({
+      what: `small screws of part ${i}`,
+      text: '3/32 in hex key · snug · thread locker that comes off again',
+    })),
+    arrow: {
+      count: 12,
+      shaft: 'A shaft of a long name .350',
+      staticSpineIn: 0.35,
+      shaftLengthMm: 724,
+      shaftOuterMm: 6.5,
+      nock: 'A nock of a long name',
+      vanes: '3 × a vane of a long name',
+      insert: 'An insert of a long name',
+      point: 'A point of a long name',
+      pointAndInsertG: 9.7,
+      massG: 27,
+      massFrom: 'measured',
+      balanceFromNockMm: 412,
+      frontOfCentrePct: 12.4,
+    },
+    marks: {
+      ...plain.marks!,
+      furthestClearM: 91,
+      rows: Array.from({ length: marks }, (_, i) => ({
+        ...row,
+        distanceM: 10 + 5 * i,
+        distanceText: `${10 + 5 * i} m`,
+      })),
+    },
+  };
+}
+
+const KISSER_AND_TUBE = ['kisser', 'tubeSide', 'tubeLength', 'cordLimb'];
+const REAR = REGISTRY.map(({ key }) => key as string).filter((key) => key.startsWith('rear'));
+
+describe.each(['A4', 'LETTER'] as const)('page one on %s', (paper) => {
+  test.each([
+    ['a plain bow', plain],
+    ['a full target bow', full(KISSER_AND_TUBE, 15)],
+    ['a full hunting bow', full([...REAR, 'sightBase'], 9)],
+    ['all a bow can have, and marks to 120 m', full([], 23)],
+  ] as const)('%s fits', (_, sheet) => {
+    const doc = newPaper(paper, 'test', PAGE_ONE_MARGIN);
+    const { size, bottom } = pageOne(doc, sheet, sheetPages(sheet, { prices: true, when: String }));
+    expect(doc.bufferedPageRange().count).toBe(1);
+    expect(bottom).toBeLessThanOrEqual(doc.page.height - PAGE_ONE_FOOT);
+    // Read from a page in the hand.
+    expect(size).toBeGreaterThanOrEqual(6);
+  });
+});
