@@ -59,7 +59,7 @@ export function seedDemo(db: Db): void {
     kit: { ...KIT_LINES, weights: {} },
     quote: { taxPct: 19, depositPct: 30, validDays: 14, hourCents: 4800 },
     schools: USUAL_SCHOOLS,
-    steps: NO_SHOP_STEPS,
+    steps: { ...NO_SHOP_STEPS, uses: [{ stepId: 'loop', partId: 'pflege', lasts: 20 }] },
     stations: USUAL_STATIONS,
     hours: {},
     closed: [],

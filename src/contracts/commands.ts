@@ -5,6 +5,7 @@ import { STAGES } from '@/core/setup';
 import type { Mm } from '@/core/units';
 import { command, LANE_COMMANDS, NullOr, OneOf, strict, Text } from './lane-commands';
 import { SomeSchools } from './shop';
+import { DELIVERY_COMMANDS, Signature } from './delivery-commands';
 import { PHOTO_COMMANDS } from './photo-commands';
 import { STEADY_COMMANDS } from './steady-commands';
 
@@ -120,6 +121,7 @@ export const Command = Type.Union([
   ...LANE_COMMANDS,
   ...STEADY_COMMANDS,
   ...PHOTO_COMMANDS,
+  ...DELIVERY_COMMANDS,
   command('startDrawOff', {
     bowIds: Type.Array(Id, { minItems: 2, maxItems: 5, uniqueItems: true }),
   }),
@@ -203,7 +205,11 @@ export const Command = Type.Union([
     reason: Type.String({ minLength: 3, maxLength: 200, pattern: '\\S' }),
   }),
   command('acknowledge', { cautionId: Text(40), yes: Type.Boolean() }),
-  command('handOver', { openReason: Text(300) }),
+  command('handOver', {
+    openReason: Text(300),
+    /** As drawn on the screen; absent or null where it is signed on paper. */
+    signature: Type.Optional(Signature),
+  }),
   /** The bow came back, or it was signed too early: the job is open again, its sheets stay. */
   command('takeBackHandover', { reason: Text(300) }),
   /** The newest entry, or the one named. */

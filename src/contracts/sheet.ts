@@ -199,6 +199,9 @@ export const SheetSchema = Type.Object(
         { ...strict, description: 'Setting up; absent where the total is without it' },
       ),
     ),
+    extras: Type.Array(Type.Object({ text: Type.String(), cents: Type.Integer() }, strict), {
+      description: 'Extra lines, and discounts below nothing',
+    }),
     totalCents: Type.Integer({ minimum: 0 }),
     taxCents: Type.Optional(Type.Integer({ minimum: 0, description: 'Held in the total' })),
     taxPct: Type.Optional(Type.Number({ minimum: 0 })),
@@ -266,6 +269,19 @@ export const SheetSchema = Type.Object(
       Type.Object({ step: Type.String(), reason: Type.String(), who: Type.String() }, strict),
     ),
     open: Type.Array(Type.String(), { description: 'What was still open at handover' }),
+    signature: OrNull(
+      Type.Object(
+        {
+          by: Type.Unsafe<'archer' | 'guardian'>({ type: 'string', enum: ['archer', 'guardian'] }),
+          name: Type.String(),
+          width: Type.Integer({ minimum: 1, maximum: 4000 }),
+          height: Type.Integer({ minimum: 1, maximum: 4000 }),
+          path: Type.String({ pattern: '^[ML0-9. ]*$' }),
+        },
+        strict,
+      ),
+      'As drawn on the screen; null where it is signed on paper',
+    ),
     cautions: Type.Array(Type.String(), { minItems: 1, description: 'Told and acknowledged' }),
     comeBackDay: Type.String({ format: 'date' }),
     record: Type.Array(

@@ -72,6 +72,19 @@ const ShopStepsRequest = Type.Object(
       ),
       { maxItems: 40 },
     ),
+    uses: Type.Optional(
+      Type.Array(
+        Type.Object(
+          {
+            stepId: Text(40),
+            partId: Text(80),
+            lasts: Type.Integer({ minimum: 1, maximum: 1000 }),
+          },
+          strict,
+        ),
+        { maxItems: 60 },
+      ),
+    ),
   },
   strict,
 );

@@ -114,6 +114,8 @@ const JOB: Job = {
   moduleReason: 'so',
   peakTargetN: 200.5,
   peakReason: 'wants it',
+  extras: [{ id: 'x1', text: 'Wax', cents: 450 }],
+  accepted: { revision: 2, totalCents: 98700, day: '2026-11-24', who: 'T.' },
   place: 'bench',
   createdAt: '2026-11-24T08:00:00.000Z',
   deliveredAt: '2026-11-25T08:00:00.000Z',

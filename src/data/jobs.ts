@@ -55,6 +55,8 @@ export const jobMapping = new RowMapping<Job>('job', {
   moduleReason: plain('moduleReason'),
   peakTargetN: plain('peakTargetN'),
   peakReason: plain('peakReason'),
+  extras: json('extras'),
+  accepted: json('accepted'),
   place: plain('place'),
   createdAt: plain('createdAt'),
   deliveredAt: plain('deliveredAt'),

@@ -3,6 +3,7 @@ import { withAge, type EarlierJob, type Job, type JobSnapshot } from '@/core/job
 import { db, type Db } from '@/data/db';
 import { aimCount } from '@/data/aims';
 import { curvesOf } from '@/data/curves';
+import { paymentsOf } from '@/data/payments';
 import { photosOf } from '@/data/photos';
 import { archerById, heldBow, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
 import { acknowledgedOf, exceptionsOf, readingsOf, stepTimes } from '@/data/records';
@@ -32,6 +33,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     canRedo: redoable(from, jobId) !== null,
     sheets: sheetsOf(from, jobId),
     quotes: quotesOf(from, jobId),
+    payments: paymentsOf(from, jobId),
     curves: job.bowId ? curvesOf(from, job.bowId) : [],
     aimed: aimCount(from, jobId, job.bowId),
     photos: photosOf(from, jobId),

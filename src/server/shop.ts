@@ -2,9 +2,11 @@ import { checker } from '@/contracts/ajv';
 import { merge, type Clash } from '@/contracts/merge';
 import { ShopChange, ShopRequest } from '@/contracts/shop';
 import type { Shop } from '@/core/job';
-import { stepFaults } from '@/core/bench';
+import { stepFaults, type ShopSteps } from '@/core/bench';
 import { db, type Db } from '@/data/db';
 import { stepTimes } from '@/data/records';
+import { partName } from '@/core/kit';
+import { partById, partsOfKind } from '@/data/stock';
 import { saveShopSettings, shopSettings } from '@/data/settings';
 import { invalid, Problem } from './problem';
 import { sickOf, sicknessOf, type Sickness } from './sick';
@@ -25,6 +27,7 @@ export function saveShop(body: unknown, on: Db = db()): Shop {
   }
   const { steps, hours } = checked.value;
   const faults = [
+    ...unknownParts(steps, on),
     ...stepFaults(steps).map(({ pointer, message }) => ({
       pointer: `/steps${pointer}`,
       detail: message,
@@ -41,6 +44,14 @@ export function saveShop(body: unknown, on: Db = db()): Shop {
   saveShopSettings(on, checked.value);
   return checked.value;
 }
+
+/** Parts that steps use up and that no catalogue has. */
+const unknownParts = ({ uses = [] }: ShopSteps, on: Db) =>
+  uses.flatMap(({ partId }, i) =>
+    partById(on, partId)
+      ? []
+      : [{ pointer: `/steps/uses/${i}/partId`, detail: `There is no part “${partId}”` }],
+  );
 
 /** Changed on two screens differently: told with what stands there now, and nothing is saved. */
 const changedMeanwhile = (clashes: readonly Clash[]) =>
@@ -100,3 +111,7 @@ export const loadShop = (from: Db = db()): Shop => shopSettings(from);
 
 /** What the shop's clock saw of every step. */
 export const loadStepTimes = (from: Db = db()) => stepTimes(from);
+
+/** Parts a step can use up, by name. */
+export const consumables = (on: Db = db()) =>
+  partsOfKind(on, 'consumables').map((part) => ({ id: part.id, name: partName(part) }));

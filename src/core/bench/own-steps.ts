@@ -35,9 +35,19 @@ export interface OwnStep {
   readonly dependsOn: readonly SetupKey[];
 }
 
+/** What a step uses up of the shelf whenever a bow is handed over on which it was done. */
+export interface StepUse {
+  readonly stepId: string;
+  readonly partId: string;
+  /** Bows one piece is enough for. */
+  readonly lasts: number;
+}
+
 export interface ShopSteps {
   readonly edits: readonly StepEdit[];
   readonly own: readonly OwnStep[];
+  /** Absent in settings of before. */
+  readonly uses?: readonly StepUse[];
 }
 
 export const NO_SHOP_STEPS: ShopSteps = { edits: [], own: [] };

@@ -126,6 +126,12 @@ export function stepFaults(steps: ShopSteps): StepFault[] {
       if (!isKnownValue(key, steps)) say(`${at}/dependsOn/${k}`, `There is no value “${key}”.`);
     });
   });
+  steps.uses?.forEach(({ stepId, partId }, i) => {
+    const at = `/uses/${i}`;
+    if (!known.has(stepId)) say(`${at}/stepId`, `There is no step “${stepId}” that is done here.`);
+    const same = steps.uses!.findIndex((one) => one.stepId === stepId && one.partId === partId);
+    if (same !== i) say(at, `“${title(stepId)}” uses up the same part twice.`);
+  });
   for (const id of off) faults.push(...leftOutFaults(id, steps, off, title));
   if (faults.length === 0) {
     const circle = circleIn(templatesOf(steps));

@@ -25,3 +25,4 @@ export * from './third-axis';
 export * from './growth';
 export * from './steady';
 export * from './photos';
+export * from './delivery';

@@ -23,6 +23,7 @@ import type { OwnBar } from '../steady';
 import type { ShopSteps, Station, StepTimes } from '../bench';
 import type { WeekHours } from '../calendar';
 import type { ShopUnits } from '../units';
+import type { Accepted, ExtraLine, Payment } from './delivery';
 import type { FitReading } from './fit-readings';
 import type { Photo } from './photos';
 
@@ -102,6 +103,10 @@ export interface Job {
   readonly moduleReason: string;
   readonly peakTargetN: number | null;
   readonly peakReason: string;
+  /** Billed besides bow, parts and work: extra lines, discounts below nothing. */
+  readonly extras: readonly ExtraLine[];
+  /** The quote the archer said yes to; null before. */
+  readonly accepted: Accepted | null;
   /** Stage last worked on, so that a job reopens where it was left. */
   readonly place: string;
   readonly createdAt: string;
@@ -263,6 +268,8 @@ export interface JobSnapshot {
   readonly sheets: readonly SheetHead[];
   /** Quotes given, newest first. */
   readonly quotes: readonly QuoteHead[];
+  /** Money noted, oldest first. */
+  readonly payments: readonly Payment[];
   /** Draw-force curves logged for the bow, oldest first. */
   readonly curves: readonly LoggedCurve[];
   /** Shots aimed with a sensor on this bow. */

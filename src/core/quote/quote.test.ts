@@ -103,6 +103,7 @@ describe('a quote', () => {
       bowCents: 89900,
       partsCents: 12900 + 11900,
       workCents: minutes * 80,
+      extraCents: 0,
       workMinutes: minutes,
       totalCents: quote.totalCents,
       taxCents: quote.taxCents,

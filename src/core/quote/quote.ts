@@ -21,7 +21,10 @@ export function makeQuote(snapshot: JobSnapshot, derived: JobDerived, stamp: Quo
   const { shop, job, archer } = snapshot;
   const { taxPct, depositPct, validDays, hourCents } = shop.quote;
   const lines = quoteLines(snapshot, derived);
-  const totalCents = lines.reduce((sum, { cents }) => sum + cents, 0);
+  const totalCents = Math.max(
+    0,
+    lines.reduce((sum, { cents }) => sum + cents, 0),
+  );
   return {
     format: 'waffenrad-quote',
     formatVersion: 1,
@@ -47,6 +50,7 @@ export function quoteLines(snapshot: JobSnapshot, derived: JobDerived): QuoteLin
     ...bowLine(snapshot),
     ...partLines(snapshot),
     ...(hourCents > 0 ? labourLines(derived, hourCents) : []),
+    ...extraLines(snapshot),
   ];
 }
 
@@ -58,6 +62,15 @@ const plain = { usualCents: null, arrivesDay: null, minutes: null };
 
 const bowLine = ({ bow }: JobSnapshot): QuoteLine[] =>
   bow ? [{ ...plain, kind: 'bow', about: 'Bow', name: bowName(bow), cents: bow.priceCents }] : [];
+
+const extraLines = ({ job }: JobSnapshot): QuoteLine[] =>
+  job.extras.map(({ text, cents }) => ({
+    ...plain,
+    kind: 'extra',
+    about: cents < 0 ? 'Discount' : 'Extra',
+    name: text,
+    cents,
+  }));
 
 const partLines = ({ parts }: JobSnapshot): QuoteLine[] =>
   SLOTS.flatMap(({ id, name: about }): QuoteLine[] => {

@@ -8,6 +8,8 @@ export interface JobTotal {
   /** Setting up, where the shop charges for it; 0 otherwise. */
   readonly workCents: number;
   readonly workMinutes: number;
+  /** Extra lines less discounts; may be below nothing. */
+  readonly extraCents: number;
   readonly totalCents: number;
   /** Held in the total. */
   readonly taxCents: number;
@@ -22,13 +24,20 @@ export function jobTotal(snapshot: JobSnapshot, derived: JobDerived): JobTotal {
   const lines = quoteLines(snapshot, derived);
   const of = (...kinds: readonly string[]) =>
     lines.filter(({ kind }) => kinds.includes(kind)).reduce((sum, { cents }) => sum + cents, 0);
-  const [bowCents, partsCents, workCents] = [of('bow'), of('part', 'moved'), of('labour')];
-  const totalCents = bowCents + partsCents + workCents;
+  const [bowCents, partsCents, workCents, extraCents] = [
+    of('bow'),
+    of('part', 'moved'),
+    of('labour'),
+    of('extra'),
+  ];
+  // A part may have gone since a discount was given: the whole never goes below nothing.
+  const totalCents = Math.max(0, bowCents + partsCents + workCents + extraCents);
   const { taxPct } = snapshot.shop.quote;
   return {
     bowCents,
     partsCents,
     workCents,
+    extraCents,
     workMinutes: lines.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0),
     totalCents,
     taxCents: heldTax(totalCents, taxPct),

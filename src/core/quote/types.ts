@@ -1,4 +1,4 @@
-export type QuoteLineKind = 'bow' | 'part' | 'moved' | 'labour';
+export type QuoteLineKind = 'bow' | 'part' | 'moved' | 'labour' | 'extra';
 
 export interface QuoteLine {
   readonly kind: QuoteLineKind;

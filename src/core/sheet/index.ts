@@ -3,6 +3,7 @@ export * from './sheet-document';
 export * from './settings-part';
 export * from './changes';
 export * from './pages';
+export * from './delivery-note';
 export * from './sketch';
 export * from './archer-part';
 export * from './read-sheet';

@@ -354,6 +354,9 @@ function partsBlock(sheet: SheetDocument, { prices }: PageWishes): SheetBlock | 
       : []),
     ...(prices
       ? [
+          ...sheet.extras.map(({ text, cents }) =>
+            line(cents < 0 ? l.discount : l.extra, text, writeMoney(cents)),
+          ),
           line(
             l.total,
             taxCents === undefined ? '' : l.tax(taxPct!, writeMoney(taxCents)),

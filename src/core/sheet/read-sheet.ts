@@ -21,6 +21,8 @@ export interface FirstSheetDocument extends Omit<
   | 'arrow'
   | 'marks'
   | 'record'
+  | 'extras'
+  | 'signature'
   | 'papers'
   | 'aim'
   | 'photos'
@@ -123,6 +125,8 @@ export function fromFirstSheet(old: FirstSheetDocument): SheetDocument {
             })),
           }
         : null,
+    extras: [],
+    signature: null,
     record: [],
     papers: [],
     aim: [],

@@ -98,6 +98,16 @@ export interface SheetPaper {
   readonly moved: string | null;
 }
 
+/** A signature as it was drawn. */
+export interface SheetSignature {
+  readonly by: 'archer' | 'guardian';
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  /** SVG path data. */
+  readonly path: string;
+}
+
 /** What the archer carries home; made once, never changed. Published as a JSON Schema. */
 export interface SheetDocument {
   readonly format: typeof SHEET_FORMAT;
@@ -169,6 +179,8 @@ export interface SheetDocument {
   readonly bowPriceCents: number;
   /** Setting up, where the shop charges for it; earlier sheets have none, and a total without it. */
   readonly work?: { readonly minutes: number; readonly cents: number };
+  /** Extra lines and discounts. */
+  readonly extras: readonly { readonly text: string; readonly cents: number }[];
   readonly totalCents: number;
   /** Held in the total. */
   readonly taxCents?: number;
@@ -225,6 +237,8 @@ export interface SheetDocument {
   }[];
   readonly open: readonly string[];
   readonly openReason: string | null;
+  /** Signed on the screen; null where it is signed on paper. */
+  readonly signature: SheetSignature | null;
   readonly cautions: readonly string[];
   readonly comeBackDay: string;
   /** Every reading in its order, ticks too; empty on sheets of before. */
@@ -251,6 +265,8 @@ export interface SheetStamp {
   readonly madeBy: string;
   /** Why it is handed over although something is open; null when nothing is. */
   readonly openReason: string | null;
+  /** As drawn on the screen; absent or null where it is signed on paper. */
+  readonly signature?: SheetSignature | null;
 }
 
 /** The bow in one line: used and lent ones are said to be, with their number where it is known. */

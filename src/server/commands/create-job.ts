@@ -95,6 +95,8 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       moduleReason: '',
       peakTargetN: null,
       peakReason: '',
+      extras: [],
+      accepted: null,
       place: 'meet',
       createdAt: at,
       deliveredAt: null,

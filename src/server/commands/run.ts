@@ -4,6 +4,7 @@ import { BOW } from './bow';
 import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
 import { AIM } from './aim';
+import { DELIVER } from './deliver';
 import { PHOTO } from './photo';
 import { LANE } from './lane';
 import { STEADY } from './steady';
@@ -34,6 +35,7 @@ const HANDLERS: Handlers = {
   ...STEADY,
   ...AIM,
   ...PHOTO,
+  ...DELIVER,
   ...MARKS,
   ...BOW,
   ...CHOOSE,

@@ -1,9 +1,10 @@
 import { shopDay } from '../clock';
 import { assertSheet } from '@/contracts/sheet';
-import { HANDOVER_CAUTIONS, derive, openWork, stageStates } from '@/core/job';
+import { HANDOVER_CAUTIONS, derive, openWork, stageStates, type JobSnapshot } from '@/core/job';
+import type { Drawn } from '@/contracts/delivery-commands';
 import { makeQuote, quoteChanges } from '@/core/quote';
 import { STEP_TEMPLATES } from '@/core/bench';
-import { sheetDocument } from '@/core/sheet';
+import { sheetDocument, type SheetStamp } from '@/core/sheet';
 import { spokenDay, writeMoney } from '@/core/units';
 import { updateJob, jobById } from '@/data/jobs';
 import { insertQuote, quoteById } from '@/data/quotes';
@@ -11,6 +12,7 @@ import { acknowledge, addException, lastSeq, unacknowledge } from '@/data/record
 import { printPhotos } from '@/data/photos';
 import { insertSheet } from '@/data/sheets';
 import { sheetGround } from '../sheets';
+import { layBackUses, useUp } from '../used-up';
 import { comeBack, leaveTheShop } from './leave';
 import { ofStage, cannot, needReason, type Handlers } from './types';
 
@@ -44,7 +46,7 @@ export const SIGN = ofStage('handover', {
     };
   },
 
-  handOver({ openReason }, { db, snapshot, who, at }) {
+  handOver({ openReason, signature = null }, { db, snapshot, who, at }) {
     const derived = derive(snapshot);
     const untold = HANDOVER_CAUTIONS.filter(({ id }) => !snapshot.acknowledged.includes(id));
     if (untold.length > 0)
@@ -72,6 +74,7 @@ export const SIGN = ofStage('handover', {
       madeDay: shopDay(snapshot.shop.timeZone, at),
       madeBy: who,
       openReason: open.length > 0 ? openReason.trim() : null,
+      signature: signature && signed(signature, snapshot),
     };
     const sheet = assertSheet(sheetDocument(snapshot, derived, stamp, sheetGround(db, snapshot)));
     insertSheet(db, snapshot.job.id, { revision, at, who }, sheet);
@@ -80,6 +83,7 @@ export const SIGN = ofStage('handover', {
       sheet.photos.map(({ id }) => id),
     );
     leaveTheShop(snapshot, derived, db);
+    useUp(snapshot, derived, at, db);
     updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: at });
     return { summary: `Handed over, sheet revision ${revision}`, inverse: null, visit: 'ends' };
   },
@@ -88,6 +92,7 @@ export const SIGN = ofStage('handover', {
     if (!snapshot.job.deliveredAt) throw cannot('not-delivered', 'This job is not handed over.');
     const why = needReason(reason);
     comeBack(snapshot, db);
+    layBackUses(snapshot, db);
     updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: null });
     return { summary: `Handover taken back: ${why}`, inverse: null, visit: 'reopens' };
   },
@@ -116,3 +121,27 @@ export const SIGN = ofStage('handover', {
     };
   },
 } satisfies Partial<Handlers>);
+
+/** A signature as the sheet keeps it: of the archer, or of who decides for a minor. */
+function signed(
+  { width, height, strokes }: Drawn,
+  { archer }: JobSnapshot,
+): NonNullable<SheetStamp['signature']> {
+  const path = strokes
+    .map((points) => {
+      if (points.length % 2 === 1)
+        throw cannot('half-a-point', 'A stroke ends in half a point.', '/command/signature');
+      const pairs = Array.from({ length: points.length / 2 }, (_, i) =>
+        points.slice(2 * i, 2 * i + 2),
+      );
+      return pairs.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
+    })
+    .join('');
+  return {
+    by: archer.minor ? 'guardian' : 'archer',
+    name: archer.minor ? archer.guardianName : archer.name,
+    width,
+    height,
+    path,
+  };
+}

@@ -1,5 +1,6 @@
 import type { Archer, Job, JobSnapshot } from '@/core/job';
 import { dropAim, leaveOutAim } from '@/data/aims';
+import { dropPayment } from '@/data/payments';
 import { describePhoto, keepPhoto, photoById } from '@/data/photos';
 import { dropCurve } from '@/data/curves';
 import { archerById, heldBow, jobById, updateArcher, updateJob } from '@/data/jobs';
@@ -72,6 +73,8 @@ function named(entry: Reversible | null, can: 'canUndo' | 'canRedo'): Reversible
 function writes(inverse: Inverse): string[] {
   if (inverse.do === 'acknowledge') return [`caution ${inverse.cautionId}`];
   if (inverse.do === 'aimReason') return [`aim ${inverse.id}`];
+  if (inverse.do === 'photoSaid' || inverse.do === 'photoKept') return [`photo ${inverse.photo}`];
+  if (inverse.do === 'paid') return [`payment ${inverse.payment}`];
   if (inverse.do !== 'restore') return [];
   const parts = [...(inverse.part ? [inverse.part] : []), ...(inverse.parts ?? [])];
   return [
@@ -133,6 +136,9 @@ function takeBack(inverse: Inverse, work: Work): Inverse {
       const { back, ...rest } = inverse;
       return back ? rest : { ...rest, back: true };
     }
+    case 'paid':
+      dropPayment(db, inverse.payment, !inverse.stands);
+      return { ...inverse, stands: !inverse.stands };
     case 'photoKept':
       keepPhoto(db, inverse.photo, inverse.kept);
       return { ...inverse, kept: !inverse.kept };

@@ -13,8 +13,8 @@ import { listOfSupplier, lookAtImport } from '../part-looks';
 import { partsFile } from '../part-stock';
 import { recordPictures } from '../photos';
 import { keptPicture } from '../pictures';
-import { sheetPdf } from '../pdf/sheet-pdf';
-import { loadSheet } from '../sheets';
+import { deliveryPdf, sheetPdf } from '../pdf/sheet-pdf';
+import { loadDelivery, loadSheet } from '../sheets';
 import { tapeFile } from '../tape';
 
 /**
@@ -35,6 +35,10 @@ export const TASKS = {
   tape: (jobId: string, query: string) => tapeFile(jobId, new URLSearchParams(query)),
   card: (jobId: string, revision: string, wish: CardWish) =>
     cardFile(loadSheet(jobId, revision), wish),
+  deliveryNote: (jobId: string, paper: PaperSize, prices: boolean) => {
+    const { sheet, money } = loadDelivery(jobId);
+    return deliveryPdf(sheet, money, { paper, prices });
+  },
   picture: (bytes: Uint8Array) => keptPicture(bytes),
   sheetPdf: (jobId: string, revision: string, paper: PaperSize, prices: boolean) => {
     const sheet = loadSheet(jobId, revision);

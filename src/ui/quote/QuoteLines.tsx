@@ -31,8 +31,8 @@ export function QuoteLines({
         </TableRow>
       </TableHead>
       <TableBody>
-        {goods.map((line) => (
-          <GoodsRow key={line.about} line={line} />
+        {goods.map((line, i) => (
+          <GoodsRow key={i} line={line} />
         ))}
         {work.steps.length > 0 && <WorkRows work={work} whole={whole} />}
       </TableBody>

@@ -26,10 +26,21 @@ import { Actions, Rows } from '../pieces/layout';
 import { Note, Tag } from '../pieces/texts';
 import { OwnStepPanel } from './OwnStepPanel';
 import { ShippedStepPanel } from './StepPanels';
+import { StepUses } from './StepUses';
+import type { Named } from './step-fields';
 import css from './StepsPage.module.css';
 
 /** The steps as this shop does them; checked as a whole before anything is saved. */
-export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
+export function StepsPage({
+  shop,
+  times,
+  consumables,
+}: {
+  shop: Shop;
+  times: StepTimes;
+  /** Parts a step can use up. */
+  consumables: readonly Named[];
+}) {
   const router = useRouter();
   // Changes not saved yet outlive the page; saved they are the shop's.
   const kept = useKept('shop.steps', () => ({ steps: shop.steps, seen: shop.steps }));
@@ -122,6 +133,7 @@ export function StepsPage({ shop, times }: { shop: Shop; times: StepTimes }) {
             );
           })}
         </Rows>
+        <StepUses steps={steps} parts={consumables} onChange={change} />
       </Page>
       {shipped && (
         <ShippedStepPanel

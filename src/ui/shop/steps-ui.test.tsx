@@ -32,7 +32,13 @@ describe('how a value is measured, drawn', () => {
 
 describe('steps of the shop', () => {
   const page = (shop: Shop = aShop()) =>
-    render(<StepsPage shop={shop} times={{ loop: { count: 4, sumLogMin: 6 } }} />);
+    render(
+      <StepsPage
+        shop={shop}
+        consumables={[{ id: 'wachs', name: 'Wachs' }]}
+        times={{ loop: { count: 4, sumLogMin: 6 } }}
+      />,
+    );
   const row = (title: string) => screen.getByRole('button', { name: title }).closest('li')!;
 
   test('every shipped step with its station, values, minutes and how often it was clocked', () => {

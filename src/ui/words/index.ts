@@ -23,6 +23,7 @@ export { aimWords } from './aim';
 export { sheet } from './sheet';
 export { cards, codeWords } from './cards';
 export { photoWords } from './photos';
+export { delivery } from './delivery';
 export { shopWords } from './shop';
 export { drawOff } from './draw-off';
 export { twists } from './twists';

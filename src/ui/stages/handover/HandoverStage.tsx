@@ -12,13 +12,16 @@ import { Margin } from '../../job/Margin';
 import { ReasonPanel } from '../../job/ReasonPanel';
 import { useKept } from '../../keep/useKept';
 import { useStage } from '../../job/useStage';
-import { handover as w, lane } from '../../words';
+import { delivery, handover as w, lane } from '../../words';
+import { Choice } from '../../fields/Choice';
 import { Work } from '../../job/Work';
 import { Actions, Block, Head, Rows } from '../../pieces/layout';
 import { Note } from '../../pieces/texts';
 import { NoBow } from '../bench/BenchStage';
 import { StepWork } from '../bench/StepWork';
+import { Delivery } from './Delivery';
 import { Photos } from './Photos';
+import { SignaturePad, type Signed } from './SignaturePad';
 import paperPageCss from '../../pieces/PaperPage.module.css';
 import css from './HandoverStage.module.css';
 
@@ -43,6 +46,7 @@ export function HandoverStage() {
         </Block>
         <Cautions />
         <Photos />
+        <Delivery />
         <MakeSheet open={open} />
         {snapshot.sheets.length === 0 && <Sheets />}
       </Work>
@@ -122,10 +126,18 @@ function MakeSheet({ open }: { open: readonly string[] }) {
     forget,
   } = useKept(`${snapshot.job.id}.openReason`, () => '');
   const [trouble, setTrouble] = useState('');
+  const [way, setWay] = useState<'paper' | 'screen'>('paper');
+  const [signature, setSignature] = useState<Signed | null>(null);
+  const { archer } = snapshot;
+  const unsigned = way === 'screen' && signature === null;
   const untold = HANDOVER_CAUTIONS.some(({ id }) => !snapshot.acknowledged.includes(id));
   const revision = (snapshot.sheets[0]?.revision ?? 0) + 1;
   const make = async () => {
-    const answer = await send({ name: 'handOver', openReason: reason });
+    const answer = await send({
+      name: 'handOver',
+      openReason: reason,
+      signature: way === 'screen' ? signature : null,
+    });
     setTrouble(answer?.message ?? '');
     if (!answer) forget();
   };
@@ -142,13 +154,36 @@ function MakeSheet({ open }: { open: readonly string[] }) {
           onChange={(event) => setReason(event.target.value)}
         />
       )}
+      <Choice
+        label={delivery.signHow}
+        value={way}
+        options={delivery.signWays}
+        onChange={(next) => setWay(next as typeof way)}
+      />
+      {way === 'screen' && (
+        <SignaturePad
+          label={delivery.signs(
+            archer.minor ? archer.guardianName || delivery.guardian : archer.name,
+          )}
+          onChange={setSignature}
+        />
+      )}
       <Actions>
-        <Button variant="contained" disabled={untold || sending} onClick={() => void make()}>
+        <Button
+          variant="contained"
+          disabled={untold || unsigned || sending}
+          onClick={() => void make()}
+        >
           {revision === 1 ? w.make : w.makeAgain(revision)}
         </Button>
         {untold && (
           <Text soft as="span">
             {w.blocked}
+          </Text>
+        )}
+        {unsigned && !untold && (
+          <Text soft as="span">
+            {delivery.unsigned}
           </Text>
         )}
       </Actions>
