@@ -107,6 +107,7 @@ function copyJob(
     promisedDay: job.promisedDay && addDays(job.promisedDay, -daysAgo),
     appointmentAt: daysAgo === 0 ? null : job.appointmentAt && shift(job.appointmentAt),
     deliveredAt: job.deliveredAt && shift(job.deliveredAt),
+    comeBackDay: job.comeBackDay && addDays(job.comeBackDay, -daysAgo),
   });
   if (bow) putHeldBow(db, jobId, { ...bow, jobId, serial: null });
   for (const part of parts) putPart(db, jobId, part.slot, { ...part, jobId });

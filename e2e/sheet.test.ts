@@ -174,25 +174,45 @@ test('a code is read back from its picture and opens the job; another is told', 
   await reads(page, 'This is no code of a build sheet');
 });
 
-test('a second handover marks what is not as before; page, paper and file say the same', async () => {
+test('a second visit: what settles is looked at, a turned peep makes revision 2 with its changes marked', async () => {
   const id = await shop.jobOf('Aino');
-  const back = await shop.command(id, { name: 'takeBackHandover', reason: 'the peep had turned' });
-  expect(back.status).toBe(200);
-  const moved = await shop.command(id, {
-    name: 'takeReadings',
-    readings: [{ key: 'peepHeight', entered: '6 1/4 in' }],
-  });
-  expect(moved.status).toBe(200);
-  const made = await shop.command(id, {
-    name: 'handOver',
-    openReason: 'only the peep was looked at',
-  });
-  expect(made.status).toBe(200);
+  const page = await shop.page();
+  await visit(page, `${shop.url}/jobs/${id}/handover`);
+  const words = await find(page, '#visit-words');
+  await words.click();
+  await page.keyboard.type('the peep stands askew');
+  await click(page, 'aria/Open the visit[role="button"]');
+  await find(page, '[data-part="visit"] [data-key="peepHeight"]');
+  // One tap for what is still so; a number for what moved, with the way it went.
+  await click(page, '[data-part="visit"] [data-key="braceHeight"] button');
+  await find(page, '[data-part="visit"] [data-key="braceHeight"][data-done="yes"]');
+  const peep = await find(page, '#visit-peepHeight');
+  await peep.click();
+  await page.keyboard.type('6 1/4 in');
+  await page.keyboard.press('Enter');
+  await reads(page, '1/4 in more', '[data-part="visit"] [data-key="peepHeight"]');
+  await reads(page, 'moved', '[data-part="visit"] [data-key="peepHeight"]');
+  const reason = await find(page, '#open-reason');
+  await reason.click();
+  await page.keyboard.type('only the peep was looked at');
+  // Signed on the screen.
+  await click(page, 'aria/on this screen[role="button"]');
+  const field = await find(page, '[data-part="signature"]');
+  await field.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  const box = (await field.boundingBox())!;
+  await page.mouse.move(box.x + 30, box.y + 60);
+  await page.mouse.down();
+  for (let i = 1; i <= 8; i++)
+    await page.mouse.move(box.x + 30 + 20 * i, box.y + 60 + (i % 2) * 40);
+  await page.mouse.up();
+  await click(page, 'aria/Make revision 2[role="button"]');
+  await reads(page, 'Revision 2', '[data-part="sheet-rows"]');
 
   const sheet = await shop.get<SheetDocument>(`/api/v1/jobs/${id}/sheets/2`);
   const change = sheet.since!.changes.find(({ key }) => key === 'peepHeight')!;
   expect(change).toMatchObject({ from: '6 in', to: '6 1/4 in', within: false });
-  const page = await shop.page();
+  expect(sheet.signature).toMatchObject({ by: 'archer', name: 'Aino Ruusu' });
+  expect(sheet.visit).toEqual({ kind: 'settled', words: 'the peep stands askew' });
   await visit(page, `${shop.url}/jobs/${id}/sheet/2`);
   const line = plain(await pageText(page, '[data-part="sheet-one"] [data-key="peepHeight"]'));
   expect(line).toContain('6 1/4 in');

@@ -209,6 +209,8 @@ export const Command = Type.Union([
     openReason: Text(300),
     /** As drawn on the screen; absent or null where it is signed on paper. */
     signature: Type.Optional(Signature),
+    /** On a visit: cautions told again, by id. */
+    toldAgain: Type.Optional(Type.Array(Text(40), { maxItems: 20 })),
   }),
   /** The bow came back, or it was signed too early: the job is open again, its sheets stay. */
   command('takeBackHandover', { reason: Text(300) }),

@@ -36,5 +36,8 @@ export const DELIVERY_COMMANDS = [
     way: OneOf('cash', 'card', 'transfer'),
     entered: Text(40),
   }),
+  /** A bow that left comes back. */
+  command('openVisit', { kind: OneOf('settled', 'check', 'string'), words: Text(300) }),
+  command('closeVisit', { reason: Text(200) }),
   command('removePayment', { payment: Type.Integer({ minimum: 1 }) }),
 ] as const;

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import type { CamSystem } from '@/core/bow';
+import { VISIT_KINDS, type VisitKind } from '@/core/job';
 import type { SheetGroup } from '@/core/setup';
 import {
   fromFirstSheet,
@@ -283,6 +284,16 @@ export const SheetSchema = Type.Object(
       'As drawn on the screen; null where it is signed on paper',
     ),
     cautions: Type.Array(Type.String(), { minItems: 1, description: 'Told and acknowledged' }),
+    visit: OrNull(
+      Type.Object(
+        {
+          kind: Type.Unsafe<VisitKind>({ type: 'string', enum: VISIT_KINDS.map(({ id }) => id) }),
+          words: Type.String(),
+        },
+        strict,
+      ),
+      'Why the bow was back; null on the first handover',
+    ),
     comeBackDay: Type.String({ format: 'date' }),
     record: Type.Array(
       Type.Object(

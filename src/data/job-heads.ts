@@ -36,13 +36,15 @@ export interface DeliveredHead {
   readonly appointmentAt: string | null;
   readonly place: string;
   readonly deliveredAt: string;
+  /** The day the archer is asked for next. */
+  readonly comeBackDay: string | null;
 }
 
 const DELIVERED = `SELECT job.id AS jobId, job.number, coalesce(archer.name, '') AS name,
   coalesce(archer.hand, '') AS hand, coalesce(archer.minor, 0) AS minor,
   coalesce(archer.guardian_name, '') AS guardianName, bow.maker, bow.model,
   job.promised_day AS promisedDay, job.appointment_at AS appointmentAt, job.place,
-  job.delivered_at AS deliveredAt
+  job.delivered_at AS deliveredAt, job.come_back_day AS comeBackDay
   FROM job LEFT JOIN archer ON archer.id = job.archer_id LEFT JOIN bow ON bow.id = job.bow_id`;
 
 /** A page of the delivered jobs, the newest first. */
@@ -54,11 +56,14 @@ export const deliveredPage = (db: Db, limit: number, offset = 0): DeliveredHead[
     )
     .all(limit, offset) as DeliveredHead[];
 
-/** What was delivered from an instant on, the oldest first. */
-export const deliveredSince = (db: Db, instant: string, limit: number): DeliveredHead[] =>
+/** Who is asked back between two days, the earliest first. */
+export const askedBack = (db: Db, from: string, to: string, limit: number): DeliveredHead[] =>
   db
-    .prepare(`${DELIVERED} WHERE delivered_at >= ? ORDER BY delivered_at LIMIT ?`)
-    .all(instant, limit) as DeliveredHead[];
+    .prepare(
+      `${DELIVERED} WHERE come_back_day BETWEEN ? AND ? AND delivered_at IS NOT NULL
+       ORDER BY come_back_day LIMIT ?`,
+    )
+    .all(from, to, limit) as DeliveredHead[];
 
 export const deliveredCount = (db: Db): number =>
   db.prepare('SELECT count(*) FROM job WHERE delivered_at IS NOT NULL').pluck().get() as number;

@@ -57,6 +57,8 @@ export const jobMapping = new RowMapping<Job>('job', {
   peakReason: plain('peakReason'),
   extras: json('extras'),
   accepted: json('accepted'),
+  visit: json('visit'),
+  comeBackDay: plain('comeBackDay'),
   place: plain('place'),
   createdAt: plain('createdAt'),
   deliveredAt: plain('deliveredAt'),

@@ -25,7 +25,7 @@ export function deliveredView(asked: string | undefined, from: Db = db()): Deliv
   const page = /^[1-9]\d{0,6}$/.test(asked ?? '') ? Math.min(pages, Number(asked)) : 1;
   return {
     rows: deliveredPage(from, ON_A_PAGE, (page - 1) * ON_A_PAGE).map((head) => ({
-      ...deliveredTicket(head, timeZone),
+      ...deliveredTicket(head),
       deliveredDay: shopDay(timeZone, head.deliveredAt),
     })),
     page,

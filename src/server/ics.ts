@@ -1,7 +1,8 @@
 import ICAL from 'ical.js';
 import { APPOINTMENT_MIN } from '@/core/job';
 import { db, type Db } from '@/data/db';
-import { archerById, jobsAppointed } from '@/data/jobs';
+import { addDays } from '@/core/units';
+import { archerById, jobById, jobsAppointed } from '@/data/jobs';
 import { shopSettings, saveShopSettings } from '@/data/settings';
 import { bowById } from '@/data/stock';
 import { bowName } from '@/core/bow';
@@ -47,6 +48,36 @@ export function appointmentsFile(jobId: string | null, from: Db = db()): string 
     if (shop.address) event.addPropertyWithValue('location', `${shop.name}, ${shop.address}`);
     calendar.addSubcomponent(event);
   }
+  return `${calendar.toString()}\r\n`;
+}
+
+/**
+ * The day an archer is asked for next as an iCalendar file, whole days, to be sent to them.
+ *
+ * @returns null where the bow is not handed over.
+ */
+export function comeBackFile(jobId: string, from: Db = db()): string | null {
+  const job = jobById(from, jobId);
+  if (!job?.comeBackDay) return null;
+  const shop = shopSettings(from);
+  const bow = job.bowId ? bowById(from, job.bowId) : null;
+  const calendar = new ICAL.Component(['vcalendar', [], []]);
+  calendar.addPropertyWithValue('version', '2.0');
+  calendar.addPropertyWithValue('prodid', '-//Waffenrad//Visits//EN');
+  const event = new ICAL.Component('vevent');
+  const day = ICAL.Time.fromDateString(job.comeBackDay);
+  event.addPropertyWithValue('uid', `visit-${job.id}@waffenrad`);
+  event.addPropertyWithValue('dtstamp', utc(now()));
+  event.addPropertyWithValue('dtstart', day);
+  event.addPropertyWithValue('dtend', ICAL.Time.fromDateString(addDays(job.comeBackDay, 1)));
+  event.addPropertyWithValue('sequence', job.version);
+  event.addPropertyWithValue(
+    'summary',
+    `${shop.name}: ${bow ? bowName(bow) : 'your bow'} looked at`,
+  );
+  const told = [shop.address, shop.phone].filter(Boolean).join(', ');
+  if (told) event.addPropertyWithValue('location', `${shop.name}, ${told}`);
+  calendar.addSubcomponent(event);
   return `${calendar.toString()}\r\n`;
 }
 

@@ -8,17 +8,17 @@ import {
   type JobSnapshot,
   type Ticket,
   type TodayView,
+  visitRows,
 } from '@/core/job';
 import { setupValue } from '@/core/setup';
 import { stationName } from '@/core/bench';
 import { USUAL_SHIFT, type LateJob } from '@/core/calendar';
-import { COME_BACK_DAYS } from '@/core/sheet';
 import { addDays, spokenDay } from '@/core/units';
 import { db, type Db } from '@/data/db';
 import {
   allAwaited,
   deliveredPage,
-  deliveredSince,
+  askedBack,
   growingMeasured,
   type DeliveredHead,
 } from '@/data/job-heads';
@@ -36,6 +36,8 @@ import { othersFirst } from './others-first';
 const DELIVERED_SHOWN = 6;
 /** Who was asked back so long ago and has not come stands there no more, days. Shop rule. */
 const ASKED_BACK_DAYS = 30;
+/** Later visits are asked for by months: they are told three weeks before. Shop rule. */
+const AHEAD_DAYS = 21;
 const MOST_COMING_BACK = 40;
 const GROWN_YEARS = 18;
 
@@ -59,7 +61,7 @@ export async function todayView(from: Db = db()): Promise<TodayView> {
     minutesNow,
     tickets: [
       ...tickets.sort(byUrgency),
-      ...deliveredPage(from, DELIVERED_SHOWN).map((head) => deliveredTicket(head, shop.timeZone)),
+      ...deliveredPage(from, DELIVERED_SHOWN).map(deliveredTicket),
     ],
     calendar: {
       firstDay: calendar.firstDay,
@@ -93,12 +95,13 @@ export async function todayView(from: Db = db()): Promise<TodayView> {
 /** Who is asked back: for the second visit, or to be measured again since they grow. */
 function comingBack(from: Db, timeZone: string, day: string): TodayView['comingBack'] {
   const since = (days: number) => shopInstant(timeZone, addDays(day, -days), 0);
-  const visits = deliveredSince(
+  const visits = askedBack(
     from,
-    since(COME_BACK_DAYS + ASKED_BACK_DAYS),
+    addDays(day, -ASKED_BACK_DAYS),
+    addDays(day, AHEAD_DAYS),
     MOST_COMING_BACK,
-  ).map(({ jobId, name, deliveredAt }) => ({
-    day: comeBackDay(timeZone, deliveredAt),
+  ).map(({ jobId, name, comeBackDay }) => ({
+    day: comeBackDay!,
     name,
     jobId,
     why: 'visit' as const,
@@ -129,10 +132,6 @@ const awaited = ({ bow, bowHeld, parts }: JobSnapshot) => [
     arrivesDay && !handedOver ? [{ what: 'part', day: arrivesDay, label }] : [],
   ),
 ];
-
-/** The day of the second visit, by the shop's own calendar. */
-const comeBackDay = (timeZone: string, instant: string) =>
-  addDays(shopDay(timeZone, instant), COME_BACK_DAYS);
 
 const byUrgency = (a: Ticket, b: Ticket) =>
   Number(a.state === 'waits') - Number(b.state === 'waits') ||
@@ -166,6 +165,17 @@ function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string |
     nextDay: null,
     comeBackDay: null,
   };
+  if (job.visit) {
+    const rows = visitRows(job.visit, derived.history);
+    const read = rows.filter(({ now }) => now !== null).length;
+    return {
+      ...base,
+      state: 'going',
+      tag: 'back in the shop',
+      next: `${read} of ${rows.length} looked at`,
+      place: 'handover',
+    };
+  }
   if (stale.length > 0) {
     const names = stale.slice(0, 2).map((entry) => setupValue(entry.key).name.toLowerCase());
     return {
@@ -206,10 +216,15 @@ function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string |
 }
 
 /** A delivered bow: nothing of it is computed again. */
-export const deliveredTicket = (
-  { deliveredAt, maker: _maker, model, hand, minor, guardianName, ...head }: DeliveredHead,
-  timeZone: string,
-): Ticket => ({
+export const deliveredTicket = ({
+  deliveredAt: _at,
+  maker: _maker,
+  model,
+  hand,
+  minor,
+  guardianName,
+  ...head
+}: DeliveredHead): Ticket => ({
   ...head,
   about: [
     model ?? 'no bow of ours',
@@ -220,7 +235,6 @@ export const deliveredTicket = (
     .join(' · '),
   late: null,
   nextDay: null,
-  comeBackDay: comeBackDay(timeZone, deliveredAt),
   state: 'delivered',
   tag: 'delivered',
   next: 'Second visit: peep, stretch, sight',

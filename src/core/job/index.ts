@@ -26,3 +26,5 @@ export * from './growth';
 export * from './steady';
 export * from './photos';
 export * from './delivery';
+export * from './visit';
+export * from './visit-types';

@@ -26,6 +26,7 @@ import type { ShopUnits } from '../units';
 import type { Accepted, ExtraLine, Payment } from './delivery';
 import type { FitReading } from './fit-readings';
 import type { Photo } from './photos';
+import type { Visit } from './visit-types';
 
 export type Eye = 'right' | 'left' | 'unsure';
 export type Injured = 'unknown' | 'no' | 'yes' | 'healed';
@@ -105,6 +106,10 @@ export interface Job {
   readonly peakReason: string;
   /** Billed besides bow, parts and work: extra lines, discounts below nothing. */
   readonly extras: readonly ExtraLine[];
+  /** The bow is back in the shop; null while it is not. */
+  readonly visit: Visit | null;
+  /** Handed over: the day the archer is asked for next. */
+  readonly comeBackDay: string | null;
   /** The quote the archer said yes to; null before. */
   readonly accepted: Accepted | null;
   /** Stage last worked on, so that a job reopens where it was left. */

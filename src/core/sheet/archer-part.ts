@@ -5,7 +5,7 @@ import type { SheetDocument } from './sheet-document';
 import { measuredPeakN } from './record-part';
 
 /** Days until the archer is asked back. */
-export const COME_BACK_DAYS = 14;
+const COME_BACK_DAYS = 14;
 
 /** What falls due after a bow left, in days; whichever of days and shots comes first. Shop rule. */
 const CARE: readonly { readonly days: number; readonly text: string }[] = [
@@ -31,9 +31,9 @@ const CARE: readonly { readonly days: number; readonly text: string }[] = [
   },
 ];
 
-/** Calendar of what to look after, from the day of the handover. */
-export const carePart = (madeDay: string): SheetDocument['care'] =>
-  CARE.map(({ days, text }) => ({ day: addDays(madeDay, days), text }));
+/** Calendar of what to look after, from the day of the handover; after a visit strings have settled. */
+export const carePart = (madeDay: string, isVisit = false): SheetDocument['care'] =>
+  CARE.slice(isVisit ? 1 : 0).map(({ days, text }) => ({ day: addDays(madeDay, days), text }));
 
 /** Short and often: how to begin, by what the archer brings along. Shop rule. */
 export function practicePart({ archer }: JobSnapshot, derived: JobDerived): string[] {

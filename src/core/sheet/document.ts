@@ -5,6 +5,7 @@ import {
   isMethod,
   isOfHand,
   loopCounts,
+  nextVisitDay,
   openWork,
   stageStates,
   type JobDerived,
@@ -17,8 +18,8 @@ import type { AimShot } from '../hold';
 import { SLOTS, type ArrowParts } from '../kit';
 import { jobTotal } from '../quote';
 import { latest } from '../setup';
-import { addDays, write, type ShopUnits } from '../units';
-import { carePart, COME_BACK_DAYS, growthPart, practicePart } from './archer-part';
+import { write, type ShopUnits } from '../units';
+import { carePart, growthPart, practicePart } from './archer-part';
 import { arrowPart } from './arrow-part';
 import { sheetChanges } from './changes';
 import { marksPart } from './marks-part';
@@ -125,12 +126,13 @@ function withoutChanges(
     ),
     open: openWork(stageStates(snapshot, derived), derived),
     cautions: HANDOVER_CAUTIONS.map((caution) => caution.text),
-    comeBackDay: addDays(stamp.madeDay, COME_BACK_DAYS),
+    visit: job.visit && { kind: job.visit.kind, words: job.visit.words },
+    comeBackDay: nextVisitDay(job.visit, stamp.madeDay),
     record: recordPart(snapshot),
     papers: papersPart(snapshot),
     aim: aimPart(aims),
     photos: photosPart(snapshot),
-    care: carePart(stamp.madeDay),
+    care: carePart(stamp.madeDay, job.visit !== null),
     practice: practicePart(snapshot, derived),
     growth: growthPart(snapshot, derived, stamp.madeDay),
   };

@@ -68,6 +68,9 @@ export const SHEET_LABELS = {
   handedOver: 'Handed over all the same:',
   told: 'Told and understood',
   ticked: 'yes',
+  nextCheck: (day: string) =>
+    `Next check about ${day}, or after 300 shots: servings, cord, loop, peep and every screw.`,
+  visit: 'Why it was back',
   comeBack: (day: string) =>
     `Please come back about ${day}: strings settle, the peep turns, the sight follows.`,
   delivery: 'Delivery note',

@@ -1,3 +1,4 @@
+import { VISIT_KINDS } from '../job';
 import { spokenDay, write, writeMoney, type ShopUnits } from '../units';
 import { SHEET_LABELS as l } from './labels';
 import { SHEET_GROUPS } from './settings-part';
@@ -82,6 +83,7 @@ export function sheetPages(sheet: SheetDocument, wishes: PageWishes): SheetPages
     },
     two: [
       sinceBlock(sheet),
+      visitBlock(sheet),
       fitBlock(sheet),
       signedBlock(sheet),
       papersBlock(sheet),
@@ -244,6 +246,10 @@ const keysBlock = ({ fastening }: SheetDocument) =>
     fastening.map(({ what, text }) => [cell(what), cell(text, 'soft')]),
   );
 
+/** What the archer is asked back for, and when. */
+export const comeBackLine = ({ visit, comeBackDay }: SheetDocument) =>
+  (visit === null ? l.comeBack : l.nextCheck)(spokenDay(comeBackDay));
+
 function sinceLine({ since }: SheetDocument): string | null {
   if (!since) return null;
   const moved = since.changes.filter(({ within }) => !within).length;
@@ -265,6 +271,13 @@ function sinceBlock({ since }: SheetDocument): SheetBlock | null {
     since.changes.length === 0 ? { note: l.sameAsBefore(since.revision) } : {},
   );
 }
+
+const visitBlock = ({ visit }: SheetDocument) =>
+  visit &&
+  listBlock('visit', l.visit, [
+    VISIT_KINDS.find(({ id }) => id === visit.kind)!.name,
+    ...(visit.words ? [visit.words] : []),
+  ]);
 
 function fitBlock({ fit }: SheetDocument): SheetBlock | null {
   const rows: [string, string | null][] = [

@@ -23,6 +23,7 @@ export interface FirstSheetDocument extends Omit<
   | 'record'
   | 'extras'
   | 'signature'
+  | 'visit'
   | 'papers'
   | 'aim'
   | 'photos'
@@ -127,6 +128,7 @@ export function fromFirstSheet(old: FirstSheetDocument): SheetDocument {
         : null,
     extras: [],
     signature: null,
+    visit: null,
     record: [],
     papers: [],
     aim: [],

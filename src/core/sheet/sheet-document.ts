@@ -1,4 +1,5 @@
 import type { BowCondition, CamSystem } from '../bow';
+import type { VisitKind } from '../job';
 import type { SheetGroup } from '../setup';
 import type { ShopUnits } from '../units';
 
@@ -240,6 +241,8 @@ export interface SheetDocument {
   /** Signed on the screen; null where it is signed on paper. */
   readonly signature: SheetSignature | null;
   readonly cautions: readonly string[];
+  /** Why the bow was back; null on the first handover. */
+  readonly visit: { readonly kind: VisitKind; readonly words: string } | null;
   readonly comeBackDay: string;
   /** Every reading in its order, ticks too; empty on sheets of before. */
   readonly record: readonly SheetReading[];

@@ -112,6 +112,8 @@ export const aSnapshot = (
     peakReason: '',
     extras: [],
     accepted: null,
+    visit: null,
+    comeBackDay: null,
     place: 'meet',
     createdAt: '2026-11-24T08:00:00.000Z',
     deliveredAt: null,

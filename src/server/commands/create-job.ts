@@ -97,6 +97,8 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       peakReason: '',
       extras: [],
       accepted: null,
+      visit: null,
+      comeBackDay: null,
       place: 'meet',
       createdAt: at,
       deliveredAt: null,

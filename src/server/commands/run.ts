@@ -5,6 +5,7 @@ import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
 import { AIM } from './aim';
 import { DELIVER } from './deliver';
+import { VISIT } from './visit';
 import { PHOTO } from './photo';
 import { LANE } from './lane';
 import { STEADY } from './steady';
@@ -36,6 +37,7 @@ const HANDLERS: Handlers = {
   ...AIM,
   ...PHOTO,
   ...DELIVER,
+  ...VISIT,
   ...MARKS,
   ...BOW,
   ...CHOOSE,

@@ -1,6 +1,13 @@
 import { shopDay } from '../clock';
 import { assertSheet } from '@/contracts/sheet';
-import { HANDOVER_CAUTIONS, derive, openWork, stageStates, type JobSnapshot } from '@/core/job';
+import {
+  HANDOVER_CAUTIONS,
+  derive,
+  openWork,
+  stageStates,
+  type JobSnapshot,
+  cautionsAgain,
+} from '@/core/job';
 import type { Drawn } from '@/contracts/delivery-commands';
 import { makeQuote, quoteChanges } from '@/core/quote';
 import { STEP_TEMPLATES } from '@/core/bench';
@@ -46,11 +53,18 @@ export const SIGN = ofStage('handover', {
     };
   },
 
-  handOver({ openReason, signature = null }, { db, snapshot, who, at }) {
+  handOver({ openReason, signature = null, toldAgain = [] }, { db, snapshot, who, at }) {
     const derived = derive(snapshot);
     const untold = HANDOVER_CAUTIONS.filter(({ id }) => !snapshot.acknowledged.includes(id));
     if (untold.length > 0)
       throw cannot('cautions-open', `${untold.length} cautions are not acknowledged yet.`);
+    const again = snapshot.job.visit ? cautionsAgain(snapshot.job.visit, derived.history) : [];
+    if (again.some((id) => !toldAgain.includes(id)))
+      throw cannot(
+        'cautions-again',
+        'Something is new on this visit: tell the cautions that speak of it again.',
+        '/command/toldAgain',
+      );
     if (!snapshot.bow) throw cannot('no-bow', 'There is no bow to hand over.');
     if (snapshot.archer.minor && snapshot.archer.guardianName.trim() === '')
       throw cannot('no-guardian', 'A minor’s guardian has to be named.');
@@ -84,7 +98,12 @@ export const SIGN = ofStage('handover', {
     );
     leaveTheShop(snapshot, derived, db);
     useUp(snapshot, derived, at, db);
-    updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: at });
+    updateJob(db, {
+      ...jobById(db, snapshot.job.id)!,
+      deliveredAt: at,
+      visit: null,
+      comeBackDay: sheet.comeBackDay,
+    });
     return { summary: `Handed over, sheet revision ${revision}`, inverse: null, visit: 'ends' };
   },
 
@@ -93,7 +112,7 @@ export const SIGN = ofStage('handover', {
     const why = needReason(reason);
     comeBack(snapshot, db);
     layBackUses(snapshot, db);
-    updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: null });
+    updateJob(db, { ...jobById(db, snapshot.job.id)!, deliveredAt: null, comeBackDay: null });
     return { summary: `Handover taken back: ${why}`, inverse: null, visit: 'reopens' };
   },
 

@@ -1,4 +1,5 @@
 import {
+  comeBackLine,
   deliveryNote,
   SHEET_LABELS as l,
   sheetPages,
@@ -6,7 +7,7 @@ import {
   type SheetDocument,
 } from '@/core/sheet';
 import type { PaperSize } from '@/core/flight';
-import { spokenDay, spokenInstant } from '@/core/units';
+import { spokenInstant } from '@/core/units';
 import { BlockWriter, feet, MARGIN } from './block-writer';
 import { pageOne, PAGE_ONE_MARGIN } from './page-one';
 import { finished, newPaper } from './paper';
@@ -38,7 +39,7 @@ export function sheetPdf(
   pages.two.forEach((block) => writer.block(block));
   writer.begin(l.pageThree);
   pages.three.forEach((block) => writer.block(block));
-  writer.words(l.comeBack(spokenDay(sheet.comeBackDay)));
+  writer.words(comeBackLine(sheet));
   writer.signatures(signers(sheet), sheet.signature);
   feet(doc, `${sheet.shop.name} · ${title}, ${l.revision(sheet.revision)}`, PAGE_ONE_MARGIN);
   return finished(doc);

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import { sheetPages, type SheetDocument } from '@/core/sheet';
+import { comeBackLine, sheetPages, type SheetDocument } from '@/core/sheet';
 import { spokenInstant } from '@/core/units';
 import { plainDay, timeText } from '../fields/dates';
 import { Text } from '../pieces/Text';
@@ -57,7 +57,7 @@ export function SheetPage({
         <h2>{w.pageThree}</h2>
         <SheetBlocks blocks={pages.three} photosAt="" />
         <p className={css.comeBack}>
-          <b>{w.comeBack(plainDay(sheet.comeBackDay, true))}</b>
+          <b>{comeBackLine(sheet)}</b>
         </p>
       </section>
       <div className={paperPageCss.signatures}>

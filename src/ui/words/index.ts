@@ -24,6 +24,7 @@ export { sheet } from './sheet';
 export { cards, codeWords } from './cards';
 export { photoWords } from './photos';
 export { delivery } from './delivery';
+export { visit } from './visit';
 export { shopWords } from './shop';
 export { drawOff } from './draw-off';
 export { twists } from './twists';

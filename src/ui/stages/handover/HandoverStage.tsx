@@ -3,7 +3,7 @@ import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import { HANDOVER_CAUTIONS, openWork } from '@/core/job';
+import { cautionsAgain, HANDOVER_CAUTIONS, openWork } from '@/core/job';
 import { Text } from '../../pieces/Text';
 import { TextField } from '../../fields/TextField';
 import { whenText } from '../../fields/dates';
@@ -12,7 +12,7 @@ import { Margin } from '../../job/Margin';
 import { ReasonPanel } from '../../job/ReasonPanel';
 import { useKept } from '../../keep/useKept';
 import { useStage } from '../../job/useStage';
-import { delivery, handover as w, lane } from '../../words';
+import { delivery, handover as w, lane, visit } from '../../words';
 import { Choice } from '../../fields/Choice';
 import { Work } from '../../job/Work';
 import { Actions, Block, Head, Rows } from '../../pieces/layout';
@@ -20,8 +20,10 @@ import { Note } from '../../pieces/texts';
 import { NoBow } from '../bench/BenchStage';
 import { StepWork } from '../bench/StepWork';
 import { Delivery } from './Delivery';
+import { OpenVisit } from './OpenVisit';
 import { Photos } from './Photos';
 import { SignaturePad, type Signed } from './SignaturePad';
+import { VisitPart } from './VisitPart';
 import paperPageCss from '../../pieces/PaperPage.module.css';
 import css from './HandoverStage.module.css';
 
@@ -39,6 +41,8 @@ export function HandoverStage() {
           <Text variant="aside">{open.length === 0 ? w.ready : w.openCount(open.length)}</Text>
         </Head>
         {snapshot.sheets.length > 0 && <Sheets />}
+        <VisitPart />
+        <OpenVisit />
         <Open open={open} />
         <Block>
           <h3>{w.tight}</h3>
@@ -119,7 +123,7 @@ function Cautions() {
 }
 
 function MakeSheet({ open }: { open: readonly string[] }) {
-  const { snapshot, send, sending } = useJob();
+  const { snapshot, derived, send, sending } = useJob();
   const {
     value: reason,
     set: setReason,
@@ -130,6 +134,9 @@ function MakeSheet({ open }: { open: readonly string[] }) {
   const [signature, setSignature] = useState<Signed | null>(null);
   const { archer } = snapshot;
   const unsigned = way === 'screen' && signature === null;
+  const [told, setTold] = useState<readonly string[]>([]);
+  const again = snapshot.job.visit ? cautionsAgain(snapshot.job.visit, derived.history) : [];
+  const untoldAgain = again.some((id) => !told.includes(id));
   const untold = HANDOVER_CAUTIONS.some(({ id }) => !snapshot.acknowledged.includes(id));
   const revision = (snapshot.sheets[0]?.revision ?? 0) + 1;
   const make = async () => {
@@ -137,6 +144,7 @@ function MakeSheet({ open }: { open: readonly string[] }) {
       name: 'handOver',
       openReason: reason,
       signature: way === 'screen' ? signature : null,
+      ...(again.length > 0 ? { toldAgain: [...told] } : {}),
     });
     setTrouble(answer?.message ?? '');
     if (!answer) forget();
@@ -153,6 +161,27 @@ function MakeSheet({ open }: { open: readonly string[] }) {
           slotProps={{ htmlInput: { maxLength: 300 } }}
           onChange={(event) => setReason(event.target.value)}
         />
+      )}
+      {again.length > 0 && (
+        <>
+          <Text soft>{visit.again}</Text>
+          <Rows className={css.cautionRows}>
+            {HANDOVER_CAUTIONS.filter(({ id }) => again.includes(id)).map(({ id, text }) => (
+              <li key={id}>
+                <label>
+                  <Checkbox
+                    id={`again-${id}`}
+                    checked={told.includes(id)}
+                    onChange={() =>
+                      setTold(told.includes(id) ? told.filter((one) => one !== id) : [...told, id])
+                    }
+                  />
+                  <span>{text}</span>
+                </label>
+              </li>
+            ))}
+          </Rows>
+        </>
       )}
       <Choice
         label={delivery.signHow}
@@ -171,7 +200,7 @@ function MakeSheet({ open }: { open: readonly string[] }) {
       <Actions>
         <Button
           variant="contained"
-          disabled={untold || unsigned || sending}
+          disabled={untold || untoldAgain || unsigned || sending}
           onClick={() => void make()}
         >
           {revision === 1 ? w.make : w.makeAgain(revision)}
