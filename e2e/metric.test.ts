@@ -156,7 +156,7 @@ describe('a metric shop', () => {
     await click(page, 'aria/Make the build sheet[role="button"]');
     await reads(page, 'Revision 1');
     await visit(page, `${shop.url}/jobs/${jobId}/sheet/1`);
-    await reads(page, 'Settings as measured');
+    await reads(page, 'Back to these numbers');
     expect(await tradeWords(page)).toEqual([]);
   });
 

@@ -23,5 +23,8 @@ everyView([
   ['bars', 'Aino', 'steady?part=bars', 'Lightest that is quiet'],
   ['aim', 'Aino', 'steady?part=aim', 'No shot yet'],
   ['handover', 'Aino', 'handover', 'Revision 1'],
-  ['sheet', 'Aino', 'sheet/1', 'Settings as measured'],
+  ['sheet', 'Aino', 'sheet/1', 'Back to these numbers'],
+  ['cards', 'Aino', 'sheet/1/cards', 'What the code says'],
+  ['two sheets', 'Aino', 'sheet/compare?from=1&to=1', 'Nothing was moved'],
+  ['a code read back', null, '/code', 'Text of the code'],
 ]);

@@ -66,7 +66,9 @@ const VIEWS = [
   ['steady-hang', 'Aino', 'steady?part=weigh&value=hangThread', 'extra'],
   ['steady-reaction', 'Aino', 'steady?part=reaction', 'extra'],
   ['handover', 'Aino', 'handover'],
-  ['sheet', 'Aino', 'sheet/1'],
+  ['sheet', 'Aino', 'sheet/1', '1280x1480'],
+  ['cards', 'Aino', 'sheet/1/cards', 'extra'],
+  ['code', null, '/code', 'extra'],
   ['upright', 'Ilse', 'fit', '820x1180'],
   ['telephone', 'Ilse', 'bench', '390x844'],
 ];
@@ -112,7 +114,7 @@ try {
       await page.waitForSelector('[data-part="chart"]', { timeout: 9000 });
     if (await page.$('[data-part="chart"]')) await page.waitForSelector('.apexcharts-series path');
     await new Promise((resolve) => setTimeout(resolve, 900));
-    await page.screenshot({ path: join(out, `${name}.png`), fullPage: name === 'sheet' });
+    await page.screenshot({ path: join(out, `${name}.png`) });
     const over = await page.evaluate(() => document.documentElement.scrollWidth > innerWidth);
     if (over) console.log(`${name}: wider than the screen`);
   }

@@ -26,7 +26,7 @@ function picture(
   const set = (x: number, y: number) => data.fill(0, 4 * (y * side + x), 4 * (y * side + x) + 3);
   for (let y = 0; y < side; y++)
     for (let x = 0; x < side; x++)
-      if (matrix[Math.floor(y / PX) - 4]?.[Math.floor(x / PX) - 4]) set(x, y);
+      if (matrix[Math.floor(y / PX) - 4]?.[Math.floor(x / PX) - 4] === '1') set(x, y);
   spoil(set, side);
   return { data, width: side, height: side };
 }

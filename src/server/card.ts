@@ -24,7 +24,9 @@ export interface CardWish {
 export function codeMatrix(text: string): CodeMatrix {
   const { modules } = QRCode.create(text, { errorCorrectionLevel: 'Q' });
   return Array.from({ length: modules.size }, (_, row) =>
-    Array.from({ length: modules.size }, (_unused, column) => modules.get(row, column) === 1),
+    Array.from({ length: modules.size }, (_unused, column) =>
+      modules.get(row, column) === 1 ? '1' : '0',
+    ).join(''),
   );
 }
 

@@ -4,9 +4,9 @@ import type { SetupKey } from '../setup';
 export type VisitKind = 'settled' | 'check' | 'string';
 
 export const VISIT_KINDS: readonly { readonly id: VisitKind; readonly name: string }[] = [
-  { id: 'settled', name: 'Second visit: strings have settled' },
-  { id: 'check', name: 'Looked through after some hundred shots' },
-  { id: 'string', name: 'String or cables were replaced' },
+  { id: 'settled', name: 'Second visit' },
+  { id: 'check', name: 'Looked through' },
+  { id: 'string', name: 'Other string or cables' },
 ];
 
 /** A bow back in the shop: until it is handed over again, or goes as it came. */

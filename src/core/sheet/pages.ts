@@ -208,7 +208,7 @@ function arrowBlock(arrow: SheetArrow, units: ShopUnits): SheetBlock {
   return {
     id: 'arrow',
     title: l.arrow,
-    parts: [0.2, 0.8],
+    parts: [0.26, 0.74],
     rows: rows.flatMap(([name, value]) =>
       value === null ? [] : [[cell(name, 'soft'), cell(value)]],
     ),

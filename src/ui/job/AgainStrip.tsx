@@ -134,7 +134,7 @@ function LastEntry({ undoing }: { undoing: Undoing }) {
             {frame.last} {last.summary}
           </Text>
           <Button type="button" variant="plain" onClick={undoing.undo}>
-            <Undo fontSize="small" /> {frame.undo} <Key>z</Key>
+            <Undo fontSize="small" /> {frame.undo} <Key className={stripCss.undoKey}>z</Key>
           </Button>
         </>
       )}

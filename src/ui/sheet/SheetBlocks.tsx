@@ -1,4 +1,5 @@
 'use client';
+import clsx from 'clsx';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
@@ -26,7 +27,7 @@ export function OneBlock({ block, photosAt = '' }: { block: SheetBlock; photosAt
         <WithFractions text={block.title} />
       </h3>
       {block.rows.length > 0 && (
-        <GridTable className={css.table}>
+        <GridTable className={clsx(css.table, block.id === 'record' && css.fine)}>
           <colgroup>
             {block.parts.map((part, i) => (
               <col key={i} style={{ width: `${part * 100}%` }} />

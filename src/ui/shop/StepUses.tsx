@@ -51,7 +51,7 @@ export function StepUses({
   );
   return (
     <Block>
-      <h3>{w.uses}</h3>
+      <h2>{w.uses}</h2>
       <Text soft>{w.usesLead}</Text>
       {uses.length === 0 ? (
         <Text soft>{w.usesNone}</Text>

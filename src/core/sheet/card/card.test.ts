@@ -18,7 +18,7 @@ const sheetOf = (): SheetDocument => {
 };
 const sheet = sheetOf();
 const code = Array.from({ length: 97 }, (_, r) =>
-  Array.from({ length: 97 }, (_u, c) => (r + c) % 3 === 0),
+  Array.from({ length: 97 }, (_u, c) => ((r + c) % 3 === 0 ? '1' : '0')).join(''),
 );
 const words = (face: CardFace) =>
   face.items.flatMap((item) => (item.kind === 'text' ? [item.text] : []));
@@ -111,6 +111,34 @@ describe.each(['field', 'case'] as const)('the %s card', (size) => {
     const bare = cardFaces({ ...sheet, marks: null }, size, null);
     expect(words(bare.front).join(' ')).toContain('shoot the first distance');
     expect(bare.back.items.some(({ kind }) => kind === 'box')).toBe(false);
+  });
+  test('names too long for it are cut, numbers and telephone never', () => {
+    const long = {
+      ...sheet,
+      archer: {
+        ...sheet.archer,
+        name: 'Maximiliane-Theodora von und zu Langenfels-Wassertrüdingen',
+      },
+      bow: {
+        ...sheet.bow!,
+        name: 'Ein Bogen mit einem sehr, sehr langen Namen 34',
+        serial: 'N'.repeat(60),
+      },
+      shop: {
+        ...sheet.shop,
+        name: 'Werkstatt am Ufer des langen Namens',
+        phone: '0199 555 0147 123',
+      },
+    };
+    const faces = cardFaces(long, size, code);
+    for (const face of [faces.front, faces.back]) {
+      const { left, right } = reach(face);
+      expect(left).toBeGreaterThanOrEqual(0.5);
+      expect(right).toBeLessThanOrEqual(widthMm - 0.5);
+    }
+    const said = words(faces.back).join(' ');
+    expect(said).toContain('…');
+    expect(said).toContain('0199 555 0147 123');
   });
   test('of a sight with several pins it shows their gaps', () => {
     const pins = [20, 30, 40].map((distanceM, i) => ({

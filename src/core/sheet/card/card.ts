@@ -22,8 +22,8 @@ export const CARD_SIZES: Readonly<
   case: { name: 'Case card', widthMm: 105, heightMm: 148 },
 };
 
-/** Rows of black and white squares, true where black. */
-export type CodeMatrix = readonly (readonly boolean[])[];
+/** Rows of squares, a letter each: 1 where black, 0 where white. */
+export type CodeMatrix = readonly string[];
 
 export interface CardFace {
   readonly widthMm: number;
@@ -115,13 +115,24 @@ const rule = (x1: number, x2: number, y: number, widthMm = 0.15): SheetItem => (
   widthMm,
 });
 
-/** Name and what it is, over the tape's ticks. */
+/** Of a letter on average, em: names are cut by it, so rather too wide. */
+const LETTER = 0.62;
+const wide = (words: string, sizeMm: number) => words.length * sizeMm * LETTER;
+
+/** As much of a name as stands in a width. */
+function cut(words: string, widthMm: number, sizeMm: number): string {
+  const most = Math.max(1, Math.floor(widthMm / (sizeMm * LETTER)));
+  return words.length <= most ? words : `${words.slice(0, most - 1).trimEnd()}…`;
+}
+
+/** Name and what it is, over the tape’s ticks. */
 function head(words: string, beside: string, { widthMm, margin, type }: Ground): SheetItem[] {
   const y = margin + type * 1.3;
   const line = y + type * 0.5;
   const ticks = 32;
+  const room = widthMm - 2 * margin - wide(beside, type * 0.95) - type;
   return [
-    text(margin, y, type * 1.3, words, { bold: true }),
+    text(margin, y, type * 1.3, cut(words, room, type * 1.3), { bold: true }),
     text(widthMm - margin, y, type * 0.95, beside, { anchor: 'end' }),
     rule(margin, widthMm - margin, line, 0.3),
     ...Array.from({ length: ticks + 1 }, (_, i): SheetItem => {
@@ -269,13 +280,18 @@ function back(sheet: SheetDocument, ground: Ground, code: CodeMatrix | null): Sh
   const width = size === 'field' ? widthMm - 2 * margin - codeMm - 2 : widthMm - 2 * margin;
   const step = size === 'field' ? (heightMm - top(ground) - margin - row) / 10 : row;
   const numbersEnd = top(ground) + lines.length * step;
-  const shop = [sheet.shop.name, sheet.shop.phone].filter(Boolean).join(', ');
-  const serial = sheet.bow?.serial ? `no. ${sheet.bow.serial}` : '';
+  const stamp = `${sheet.job.number}.${sheet.revision}, ${spokenDay(sheet.madeDay)}`;
+  const shopRoom =
+    widthMm -
+    2 * margin -
+    (size === 'case' ? 0 : wide(stamp, type) + 1) -
+    wide(`${sheet.shop.phone}, `, type);
+  const shop = [cut(sheet.shop.name, shopRoom, type), sheet.shop.phone].filter(Boolean).join(', ');
+  const serial = sheet.bow?.serial ? cut(`no. ${sheet.bow.serial}`, widthMm * 0.45, type) : '';
   const codeAt =
     size === 'field'
       ? { x: widthMm - margin - codeMm + 1.5, y: top(ground) - 1.5 }
       : { x: (widthMm - codeMm) / 2, y: numbersEnd };
-  const stamp = `${sheet.job.number}.${sheet.revision}, ${spokenDay(sheet.madeDay)}`;
   return [
     ...head(sheet.bow?.name ?? '', serial, ground),
     ...lines.flatMap(([name, value], i) => {
@@ -302,8 +318,9 @@ export function codeItems(code: CodeMatrix, x: number, y: number, sizeMm: number
     const boxes: SheetItem[] = [];
     let from = -1;
     for (let c = 0; c <= line.length; c++) {
-      if (line[c] && from < 0) from = c;
-      if (!line[c] && from >= 0) {
+      const isBlack = line[c] === '1';
+      if (isBlack && from < 0) from = c;
+      if (!isBlack && from >= 0) {
         boxes.push({
           kind: 'box',
           x: x + (QUIET + from) * square,

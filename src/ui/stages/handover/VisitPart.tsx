@@ -72,9 +72,8 @@ function OneRow({ row }: { row: VisitRow }) {
       <div>
         <b>{name}</b>
         <Text variant="small" soft as="p">
-          {w.left}{' '}
           <WithFractions
-            text={before ? (isTick ? w.wasSo : readingText(before, units)) : w.notTaken}
+            text={isTick || !before ? w.leftTick : w.left(readingText(before, units))}
           />
         </Text>
       </div>
@@ -85,9 +84,11 @@ function OneRow({ row }: { row: VisitRow }) {
 
 /** As it is now, with its drift. */
 function Found({ row }: { row: VisitRow }) {
-  const { snapshot } = useJob();
+  const { snapshot, derived } = useJob();
+  const { href } = useStage();
   const { units } = snapshot.shop;
   const { key, now, drift, within } = row;
+  const place = whereTaken(key, derived.plan.steps);
   const isTick = setupValue(key).kind === 'check';
   const says =
     drift === null
@@ -101,7 +102,12 @@ function Found({ row }: { row: VisitRow }) {
         <WithFractions text={isTick ? '✓' : readingText(now!, units)} />
       </Text>{' '}
       <WithFractions text={says} />{' '}
-      {within !== null && <Tag kind={within ? 'in' : 'out'}>{within ? w.within : w.beyond}</Tag>}
+      {within !== null && <Tag kind={within ? 'in' : 'out'}>{within ? w.within : w.beyond}</Tag>}{' '}
+      {place && (
+        <Link href={href(place[0], place[1])} prefetch={false}>
+          {w.anew}
+        </Link>
+      )}
     </p>
   );
 }
@@ -136,7 +142,11 @@ function Take({ row: { key, before } }: { row: VisitRow }) {
     >
       {before && (
         <Button variant="outlined" disabled={sending} onClick={() => void still()}>
-          <WithFractions text={options ? w.stillAt(readingText(before, shop.units)) : w.stillSo} />
+          <span>
+            <WithFractions
+              text={options ? w.stillAt(readingText(before, shop.units)) : w.stillSo}
+            />
+          </span>
         </Button>
       )}
       {options ? (
