@@ -168,7 +168,7 @@ describe('a sheet that was kept or handed in', () => {
     expect(sheet.bow).toMatchObject({ camCode: 'hybrid', serial: 'GR-34-1187', maxPeakN: null });
     expect(sheet.units).toMatchObject({ length: 'in16', force: 'lb', distance: 'm' });
     // As it was printed: counted from its first row.
-    expect(sheet.marks).toMatchObject({ firstText: '10 m', firstConfirmed: false, flight: null });
+    expect(sheet.marks).toMatchObject({ firstText: '10 m', firstConfirmed: null, flight: null });
     expect(sheet.marks!.rows[0]!.belowFirstMm).toBe(0);
   });
   test('of version 1 can be compared with one of today', () => {

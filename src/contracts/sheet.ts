@@ -215,7 +215,10 @@ export const SheetSchema = Type.Object(
         {
           firstM: Type.Number({ description: 'The pins are counted from their place for it' }),
           firstText: Type.String(),
-          firstConfirmed: Type.Boolean({ description: 'A group was shot there' }),
+          firstConfirmed: OrNull(
+            Type.Boolean(),
+            'A group was shot there; null where version 1 did not say',
+          ),
           pins: OrNull(
             Type.Array(
               Type.Object(

@@ -35,9 +35,9 @@ export function insertPhoto(
   photo: Omit<StoredPhoto, 'id' | 'kept' | 'printed'>,
   { large, small }: Picture,
 ): number {
-  const id = Number(
-    db.prepare('SELECT coalesce(max(id), 0) + 1 FROM photo').pluck().get() as number,
-  );
+  // A number is never used twice: browsers keep a picture for good.
+  const last = db.prepare("SELECT seq FROM sqlite_sequence WHERE name = 'photo'").pluck().get();
+  const id = Number(last ?? 0) + 1;
   photoMapping.insert(db, { ...photo, id, kept: false, printed: false });
   db.prepare('INSERT INTO photo_picture VALUES (?, ?, ?)').run(id, large, small);
   return id;

@@ -16,7 +16,7 @@ import { pretendNow } from './clock';
 import { createJob, runCommand } from './commands';
 import { loadSnapshot } from './load-snapshot';
 import { sheetPdf } from './pdf/sheet-pdf';
-import { handInPhoto, mayTakePhoto, photoPicture, recordPictures } from './photos';
+import { handInPhoto, mayTakePhoto, photoPicture, recordPictures, withRoom } from './photos';
 import { keptPicture } from './pictures';
 import { problemOf } from './testing/problem-of';
 
@@ -187,6 +187,23 @@ describe('photographs of a job', () => {
     );
     for (const id of ['0', '-1', '1e3', 'x', '9'.repeat(30)])
       expect(problemOf(() => photoPicture(job.job.id, id, 'large', db)).status).toBe(404);
+  });
+  test('a number is never used twice, though its picture is gone', () => {
+    const first = hand();
+    forgetPhotos(db, '2026-12-24T00:00:00Z');
+    expect(photoById(db, job.job.id, first)).toBeNull();
+    expect(hand()).toBe(first + 1);
+  });
+  test('four are read at once, the fifth is asked to wait; afterwards there is room again', async () => {
+    let go: () => void = () => undefined;
+    const gate = new Promise<void>((done) => (go = done));
+    const four = Array.from({ length: 4 }, () => withRoom(() => gate));
+    await expect(withRoom(() => gate)).rejects.toMatchObject({ status: 503, reason: 'busy' });
+    go();
+    await Promise.all(four);
+    await expect(withRoom(async () => 'read')).resolves.toBe('read');
+    await expect(withRoom(() => Promise.reject(new Error('no')))).rejects.toThrow('no');
+    await expect(withRoom(async () => 'read')).resolves.toBe('read');
   });
   test('of something nobody knows, for no job, or one too many: told before the picture is read', () => {
     expect(problemOf(() => mayTakePhoto(job.job.id, 'value:nonsense', db)).status).toBe(400);

@@ -9,6 +9,29 @@ import { invalid, notFound, Problem } from './problem';
 /** Whatever was handed in and not kept is forgotten after a day. */
 const FORGET_MS = 86_400_000;
 
+/** Pictures being read at once: each may hold 25 MB and unfolds to more. */
+const AT_ONCE = 4;
+let beingRead = 0;
+
+/**
+ * Reads a picture while there is room for it.
+ *
+ * @throws Problem 503 where others are being read already; nothing of the body was read then.
+ */
+export async function withRoom<T>(work: () => Promise<T>): Promise<T> {
+  if (beingRead >= AT_ONCE)
+    throw new Problem(503, 'busy', 'Other pictures are being read', {
+      detail: `${AT_ONCE} pictures are being read already. Try again in a few seconds.`,
+      retryAfterS: 3,
+    });
+  beingRead++;
+  try {
+    return await work();
+  } finally {
+    beingRead--;
+  }
+}
+
 /** Whether a picture may be handed in for a job at all: asked before its bytes are read. */
 export function mayTakePhoto(jobId: string, about: string, on: Db = db()): PhotoAbout {
   if (!jobById(on, jobId)) throw notFound('job');

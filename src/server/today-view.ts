@@ -8,6 +8,8 @@ import {
   type JobSnapshot,
   type Ticket,
   type TodayView,
+  openVisitOf,
+  promisedOf,
   visitRows,
 } from '@/core/job';
 import { setupValue } from '@/core/setup';
@@ -158,15 +160,16 @@ function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string |
     ]
       .filter(Boolean)
       .join(' · '),
-    promisedDay: job.promisedDay,
+    promisedDay: promisedOf(job),
     appointmentAt: job.appointmentAt,
-    late: lateness(job.promisedDay, waiting, day) ?? planned,
+    late: lateness(promisedOf(job), waiting, day) ?? planned,
     place: job.place,
     nextDay: null,
     comeBackDay: null,
   };
-  if (job.visit) {
-    const rows = visitRows(job.visit, derived.history);
+  const back = openVisitOf(job);
+  if (back) {
+    const rows = visitRows(back, derived.history);
     const read = rows.filter(({ now }) => now !== null).length;
     return {
       ...base,

@@ -12,6 +12,7 @@ import {
 import { addDays, daysBetween } from '../units';
 import type { JobDerived } from './derive';
 import type { JobSnapshot, Shop } from './types';
+import { promisedOf } from './visit';
 
 const DAY = 1440;
 /** How far a plan looks at least, and past the last promise. */
@@ -86,7 +87,7 @@ export function staffOf(shop: Shop, firstDay: string, days: number): CalendarPer
  */
 export function calendarInput({ shop, now, jobs, pins }: CalendarGround): CalendarInput {
   const firstDay = now.day;
-  const promises = jobs.map(({ snapshot }) => snapshot.job.promisedDay ?? firstDay);
+  const promises = jobs.map(({ snapshot }) => promisedOf(snapshot.job) ?? firstDay);
   const last = Math.max(0, ...promises.map((day) => daysBetween(firstDay, day)));
   const people = staffOf(shop, firstDay, Math.max(LEAST_DAYS, last + PAST_PROMISE));
   const closes = (day: number) => {
@@ -107,6 +108,7 @@ export function calendarInput({ shop, now, jobs, pins }: CalendarGround): Calend
     people,
     jobs: jobs.flatMap(({ snapshot, derived, appointment }): CalendarJob[] => {
       const { job, archer, parts, bow, bowHeld } = snapshot;
+      const promised = promisedOf(job);
       const come = appointment && minuteOf(firstDay, appointment);
       const there =
         come !== null && come + APPOINTMENT_MIN > now.minutes
@@ -116,7 +118,7 @@ export function calendarInput({ shop, now, jobs, pins }: CalendarGround): Calend
         id: job.id,
         name: archer.name,
         weight: 1,
-        due: job.promisedDay === null ? null : closes(daysBetween(firstDay, job.promisedDay)),
+        due: promised === null ? null : closes(daysBetween(firstDay, promised)),
         appointment: there,
       };
       const pinOf = (stepId: string) => {

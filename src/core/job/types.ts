@@ -106,7 +106,7 @@ export interface Job {
   readonly peakReason: string;
   /** Billed besides bow, parts and work: extra lines, discounts below nothing. */
   readonly extras: readonly ExtraLine[];
-  /** The bow is back in the shop; null while it is not. */
+  /** Why it was back in the shop last: open until it is handed over again. Null before it came back. */
   readonly visit: Visit | null;
   /** Handed over: the day the archer is asked for next. */
   readonly comeBackDay: string | null;

@@ -1,8 +1,16 @@
 import { isPartKey, latest, setupValue, type History, type Reading, type SetupKey } from '../setup';
 import { addDays } from '../units';
 import type { JobDerived } from './derive';
-import type { JobSnapshot } from './types';
+import type { Job, JobSnapshot } from './types';
 import type { Visit, VisitKind } from './visit-types';
+
+/** The visit that is open; null while the bow is with its archer, or before it first left. */
+export const openVisitOf = ({ visit, deliveredAt }: Pick<Job, 'visit' | 'deliveredAt'>) =>
+  deliveredAt === null ? visit : null;
+
+/** The day a job is promised for; a bow back in the shop keeps the promise of before no more. */
+export const promisedOf = (job: Pick<Job, 'visit' | 'deliveredAt' | 'promisedDay'>) =>
+  openVisitOf(job) ? null : job.promisedDay;
 
 /** What strings and cords do in two weeks, in the order it is looked at: at rest, drawn, shot, tightened. */
 const SETTLES: readonly SetupKey[] = [

@@ -83,4 +83,13 @@ describe('what is not as on the revision before', () => {
       { key: 'dampenersFitted', name: 'Dampeners fitted', from: 'done', to: null, within: false },
     ]);
   });
+  test('the same number in other words is no change', () => {
+    const reworded = {
+      ...first,
+      settings: first.settings.map((setting) =>
+        setting.key === 'moduleTop' ? { ...setting, text: '27 1/2 in' } : setting,
+      ),
+    };
+    expect(sheetChanges(reworded, first)).toEqual([]);
+  });
 });

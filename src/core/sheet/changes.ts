@@ -46,8 +46,9 @@ function settingChanges(before: Side, after: Side): SheetChange[] {
   );
 }
 
+/** The same number written in other units, or with its letter, is the same setting. */
 const isSame = (old: SheetSetting, now: SheetSetting) =>
-  old.si === now.si && old.si2 === now.si2 && old.text === now.text;
+  old.si === now.si && old.si2 === now.si2 && (now.si !== null || old.text === now.text);
 
 function isWithin(old: SheetSetting, now: SheetSetting): boolean {
   if (!isKnownKey(now.key) || old.si === null || now.si === null) return false;

@@ -8,8 +8,10 @@ export const SHEET_LABELS = {
   pageThree: 'For the archer',
   out: 'out',
   again: 'to do again',
-  marksFrom: (first: string, confirmed: boolean) =>
-    `Pin below its place for ${first}${confirmed ? ', which was shot in' : ', predicted until shot'}`,
+  marksFrom: (first: string, confirmed: boolean | null) =>
+    `Pin below its place for ${first}${
+      confirmed === null ? '' : confirmed ? ', which was shot in' : ', predicted until shot'
+    }`,
   shot: '* shot in.',
   basis: 'What the marks rest on',
   arrow: 'The arrow as built',

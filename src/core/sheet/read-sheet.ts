@@ -115,7 +115,7 @@ export function fromFirstSheet(old: FirstSheetDocument): SheetDocument {
             ...old.marks,
             firstM: first.distanceM,
             firstText: first.distanceText,
-            firstConfirmed: false,
+            firstConfirmed: null,
             pins: null,
             flight: null,
             rows: old.marks.rows.map((row) => ({

@@ -193,7 +193,8 @@ export interface SheetDocument {
     /** The distance the pins are counted from, and whether it was confirmed by a group. */
     readonly firstM: number;
     readonly firstText: string;
-    readonly firstConfirmed: boolean;
+    /** Null: a sheet of version 1 does not say. */
+    readonly firstConfirmed: boolean | null;
     readonly rows: readonly {
       readonly distanceM: number;
       readonly distanceText: string;

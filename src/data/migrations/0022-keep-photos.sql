@@ -1,6 +1,6 @@
 -- Photographs of a job: what they show stands in one row, the picture itself in another, so that a list reads none.
 CREATE TABLE photo (
-  id INTEGER PRIMARY KEY,
+  id INTEGER PRIMARY KEY AUTOINCREMENT,
   job_id TEXT NOT NULL REFERENCES job (id),
   at TEXT NOT NULL,
   who TEXT NOT NULL,

@@ -7,6 +7,7 @@ import {
   stageStates,
   type JobSnapshot,
   cautionsAgain,
+  openVisitOf,
 } from '@/core/job';
 import type { Drawn } from '@/contracts/delivery-commands';
 import { makeQuote, quoteChanges } from '@/core/quote';
@@ -22,6 +23,9 @@ import { sheetGround } from '../sheets';
 import { layBackUses, useUp } from '../used-up';
 import { comeBack, leaveTheShop } from './leave';
 import { ofStage, cannot, needReason, type Handlers } from './types';
+
+/** Of a signature, x and y together: a name has a twentieth of it. */
+const MOST_COORDINATES = 20_000;
 
 /** Signatures, cautions, the handover. */
 export const SIGN = ofStage('handover', {
@@ -58,7 +62,8 @@ export const SIGN = ofStage('handover', {
     const untold = HANDOVER_CAUTIONS.filter(({ id }) => !snapshot.acknowledged.includes(id));
     if (untold.length > 0)
       throw cannot('cautions-open', `${untold.length} cautions are not acknowledged yet.`);
-    const again = snapshot.job.visit ? cautionsAgain(snapshot.job.visit, derived.history) : [];
+    const visit = openVisitOf(snapshot.job);
+    const again = visit ? cautionsAgain(visit, derived.history) : [];
     if (again.some((id) => !toldAgain.includes(id)))
       throw cannot(
         'cautions-again',
@@ -101,7 +106,6 @@ export const SIGN = ofStage('handover', {
     updateJob(db, {
       ...jobById(db, snapshot.job.id)!,
       deliveredAt: at,
-      visit: null,
       comeBackDay: sheet.comeBackDay,
     });
     return { summary: `Handed over, sheet revision ${revision}`, inverse: null, visit: 'ends' };
@@ -146,6 +150,12 @@ function signed(
   { width, height, strokes }: Drawn,
   { archer }: JobSnapshot,
 ): NonNullable<SheetStamp['signature']> {
+  if (strokes.reduce((sum, points) => sum + points.length, 0) > MOST_COORDINATES)
+    throw cannot(
+      'signature-too-long',
+      'There are more strokes in it than in any signature: sign anew.',
+      '/command/signature',
+    );
   const path = strokes
     .map((points) => {
       if (points.length % 2 === 1)

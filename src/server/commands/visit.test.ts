@@ -1,5 +1,5 @@
 import { demoCatalogue } from '../../../demo/load-csv';
-import { HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
+import { HANDOVER_CAUTIONS, openVisitOf, type JobSnapshot } from '@/core/job';
 import type { SheetDocument } from '@/core/sheet';
 import { aBow } from '@/core/testing/fixtures';
 import { openDb, type Db } from '@/data/db';
@@ -69,7 +69,8 @@ describe('the second visit', () => {
     expect(await ticket()).toMatchObject({ next: '2 of 2 looked at' });
     later('2026-12-10');
     const done = send({ name: 'handOver', openReason: 'still a test' });
-    expect(done.job).toMatchObject({ visit: null, comeBackDay: '2027-03-10' });
+    expect(done.job).toMatchObject({ comeBackDay: '2027-03-10' });
+    expect(openVisitOf(done.job)).toBeNull();
     expect(stock()).toEqual(before);
     expect(sheet(2)).toMatchObject({
       visit: { kind: 'settled', words: 'the peep turned' },
@@ -96,12 +97,37 @@ describe('the second visit', () => {
       send({ name: 'handOver', openReason: 'still a test', toldAgain: ['look'] }).sheets,
     ).toHaveLength(2);
   });
-  test('it may go as it came, with a reason; then it is asked for no more by itself', () => {
+  test('a handover of a visit taken back is that visit again', () => {
+    later('2026-12-09');
+    send({ name: 'openVisit', kind: 'settled', words: '' });
+    later('2026-12-10');
+    send({ name: 'handOver', openReason: 'still a test' });
+    later('2026-12-11');
+    const back = send({ name: 'takeBackHandover', reason: 'too early' });
+    expect(openVisitOf(back.job)).toMatchObject({ kind: 'settled' });
+    expect(send({ name: 'handOver', openReason: 'still a test' }).job.comeBackDay).toBe(
+      '2027-03-11',
+    );
+  });
+  test('its promise of before is kept no more: it is not late', async () => {
+    send({ name: 'takeBackHandover', reason: 'a test' });
+    send({ name: 'setAnswers', job: { promisedDay: '2026-11-30' } });
+    later('2026-12-01');
+    expect(await ticket()).toMatchObject({ late: 'was promised earlier' });
+    send({ name: 'handOver', openReason: 'still a test' });
+    later('2026-12-09');
+    send({ name: 'openVisit', kind: 'settled', words: '' });
+    expect(await ticket()).toMatchObject({ promisedDay: null, late: null });
+  });
+  test('it may go as it came, with a reason; then it is asked for again soon', () => {
     later('2026-12-09');
     send({ name: 'openVisit', kind: 'check', words: '' });
     expect(problemOf(() => send({ name: 'closeVisit', reason: ' ' })).status).toBe(422);
     const closed = send({ name: 'closeVisit', reason: 'no time today' });
-    expect(closed.job).toMatchObject({ visit: null, deliveredAt: '2026-12-09T09:00:00.000Z' });
+    expect(closed.job).toMatchObject({
+      deliveredAt: '2026-12-09T09:00:00.000Z',
+      comeBackDay: '2026-12-23',
+    });
     expect(closed.sheets).toHaveLength(1);
     expect(problemOf(() => send({ name: 'closeVisit', reason: 'twice' })).reason).toBe('no-visit');
   });

@@ -1,4 +1,4 @@
-import { derive, newVisit, VISIT_KINDS } from '@/core/job';
+import { derive, newVisit, nextVisitDay, openVisitOf, VISIT_KINDS } from '@/core/job';
 import { jobById, updateJob } from '@/data/jobs';
 import { appendReading } from '@/data/records';
 import { loadSnapshot } from '../load-snapshot';
@@ -39,10 +39,13 @@ export const VISIT = ofStage('handover', {
   },
 
   closeVisit({ reason }, { db, snapshot, at }) {
-    const { job, sheets } = snapshot;
-    if (job.visit === null || sheets.length === 0) throw cannot('no-visit', 'No visit is open.');
+    const { job, sheets, today } = snapshot;
+    if (openVisitOf(job) === null || sheets.length === 0)
+      throw cannot('no-visit', 'No visit is open.');
     const why = needReason(reason);
-    updateJob(db, { ...jobById(db, job.id)!, visit: null, deliveredAt: at });
+    // Nothing was settled: it is asked for again soon.
+    const comeBackDay = nextVisitDay(null, today);
+    updateJob(db, { ...jobById(db, job.id)!, deliveredAt: at, comeBackDay });
     return { summary: `Visit ended without a sheet: ${why}`, inverse: null, visit: 'ends' };
   },
 } satisfies Partial<Handlers>);

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import { cautionsAgain, HANDOVER_CAUTIONS, openWork } from '@/core/job';
+import { cautionsAgain, HANDOVER_CAUTIONS, openVisitOf, openWork } from '@/core/job';
 import { Text } from '../../pieces/Text';
 import { TextField } from '../../fields/TextField';
 import { whenText } from '../../fields/dates';
@@ -135,7 +135,8 @@ function MakeSheet({ open }: { open: readonly string[] }) {
   const { archer } = snapshot;
   const unsigned = way === 'screen' && signature === null;
   const [told, setTold] = useState<readonly string[]>([]);
-  const again = snapshot.job.visit ? cautionsAgain(snapshot.job.visit, derived.history) : [];
+  const back = openVisitOf(snapshot.job);
+  const again = back ? cautionsAgain(back, derived.history) : [];
   const untoldAgain = again.some((id) => !told.includes(id));
   const untold = HANDOVER_CAUTIONS.some(({ id }) => !snapshot.acknowledged.includes(id));
   const revision = (snapshot.sheets[0]?.revision ?? 0) + 1;

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import { readOptionsFor, VISIT_KINDS, visitRows, type VisitRow } from '@/core/job';
+import { openVisitOf, readOptionsFor, VISIT_KINDS, visitRows, type VisitRow } from '@/core/job';
 import { readingText, setupValue, writeValue } from '@/core/setup';
 import { read } from '@/core/units';
 import { whenText } from '../../fields/dates';
@@ -24,7 +24,7 @@ export function VisitPart() {
   const { snapshot, derived } = useJob();
   const [leaving, setLeaving] = useState(false);
   const { send } = useJob();
-  const { visit } = snapshot.job;
+  const visit = openVisitOf(snapshot.job);
   if (!visit) return null;
   const rows = visitRows(visit, derived.history);
   const done = rows.filter(({ now }) => now !== null).length;

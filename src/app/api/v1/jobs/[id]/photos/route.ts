@@ -1,6 +1,6 @@
 import { answer, otherMethods, readBytes } from '@/server/http';
 import { heavy } from '@/server/heavy';
-import { handInPhoto, mayTakePhoto } from '@/server/photos';
+import { handInPhoto, mayTakePhoto, withRoom } from '@/server/photos';
 import { PHOTO_BYTES } from '@/server/photo-limit';
 
 type Params = { params: Promise<{ id: string }> };
@@ -10,7 +10,9 @@ export const POST = (request: Request, { params }: Params) =>
   answer(async () => {
     const { id } = await params;
     const about = mayTakePhoto(id, new URL(request.url).searchParams.get('about') ?? 'bow');
-    const picture = await heavy('picture', await readBytes(request, PHOTO_BYTES));
+    const picture = await withRoom(async () =>
+      heavy('picture', await readBytes(request, PHOTO_BYTES)),
+    );
     return handInPhoto(id, about, picture);
   }, 201);
 
