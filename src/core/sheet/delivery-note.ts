@@ -1,7 +1,7 @@
 import { moneyOf, PAYMENT_WAYS, type Accepted, type Payment } from '../job';
 import { spokenDay, writeMoney } from '../units';
 import { SHEET_LABELS as l } from './labels';
-import type { SheetBlock, SheetCell } from './pages';
+import { cell, type SheetBlock, type SheetCell } from './blocks';
 import { bowLine, type SheetDocument } from './sheet-document';
 
 /** What was agreed and paid, as it stands on the day the note is printed. */
@@ -21,12 +21,6 @@ interface DeliveryNote {
   /** Over the signatures. */
   readonly received: string;
 }
-
-const cell = (text: string, as?: SheetCell['as'], right?: true): SheetCell => ({
-  text,
-  ...(as ? { as } : {}),
-  ...(right ? { right } : {}),
-});
 
 /**
  * What left the shop with a sheet: bow with its number, every part, arrows by their count, what is open and

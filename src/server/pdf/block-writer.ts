@@ -39,8 +39,9 @@ export class BlockWriter {
       { x: MARGIN + width * 0.5, y: MARGIN + 6, width: width * 0.5 },
       { size: 8.6, right: true },
     );
-    tapeRule(doc, MARGIN, MARGIN + 22, width);
-    this.y = MARGIN + 30;
+    const high = Math.max(22, 9 + heightOf(doc, beside, width * 0.5, { size: 8.6 }));
+    tapeRule(doc, MARGIN, MARGIN + high, width);
+    this.y = MARGIN + high + 8;
   }
 
   private room(height: number): void {

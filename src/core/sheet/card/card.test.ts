@@ -3,7 +3,8 @@ import { derive } from '../../job';
 import { aFinishedJob } from '../../testing/fixtures';
 import { gram, metre, mm, mps } from '../../units';
 import { sheetDocument, type SheetDocument } from '..';
-import { CARD_SIZES, cardFaces, type CardFace } from './card';
+import { cardFaces, type CardFace } from './card';
+import { CARD_SIZES } from './card-ground';
 import { cardPair, cardSheet } from './card-sheet';
 
 const sheetOf = (): SheetDocument => {

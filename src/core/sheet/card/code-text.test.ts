@@ -2,7 +2,9 @@ import { derive } from '../../job';
 import { REGISTRY } from '../../setup';
 import { aBow, aFinishedJob } from '../../testing/fixtures';
 import { sheetDocument, type SheetDocument } from '..';
-import { CODE_BYTES, codeText, readCode } from './code-text';
+import { CODE_BYTES } from './code-fields';
+import { codeText } from './code-text';
+import { readCode } from './read-code';
 
 const sheetOf = (): SheetDocument => {
   const snapshot = aFinishedJob();
