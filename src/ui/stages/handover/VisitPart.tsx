@@ -21,9 +21,8 @@ import css from './VisitPart.module.css';
 
 /** What is looked at on a visit: as it left, as it is now, and which way it went. */
 export function VisitPart() {
-  const { snapshot, derived } = useJob();
+  const { snapshot, derived, send } = useJob();
   const [leaving, setLeaving] = useState(false);
-  const { send } = useJob();
   const visit = openVisitOf(snapshot.job);
   if (!visit) return null;
   const rows = visitRows(visit, derived.history);
@@ -121,6 +120,8 @@ function Take({ row: { key, before } }: { row: VisitRow }) {
   const [trouble, setTrouble] = useState('');
   const options = readOptionsFor(key, shop.units, bow);
   const place = whereTaken(key, derived.plan.steps);
+  // Twists are counted anew on another string: none of them can be as it was.
+  const isAnew = job.visit?.kind === 'string' && setupValue(key).spokenAs === 'twist';
   const take = async () => {
     const refused = await send({
       name: 'takeReadings',
@@ -140,7 +141,7 @@ function Take({ row: { key, before } }: { row: VisitRow }) {
         void take();
       }}
     >
-      {before && (
+      {before && !isAnew && (
         <Button variant="outlined" disabled={sending} onClick={() => void still()}>
           <span>
             <WithFractions
