@@ -4,7 +4,7 @@ import { touchedTimes } from '@/data/touched';
 import { calendarView } from '@/server/calendar';
 import { pretendNow } from '@/server/clock';
 import { runCommand } from '@/server/commands';
-import { deliveredView } from '@/server/delivered';
+import { registerView } from '@/server/register';
 import { find } from '@/server/find';
 import { loadSnapshot } from '@/server/load-snapshot';
 import { openJobs } from '@/server/open-jobs';
@@ -72,13 +72,16 @@ describe('years of delivered bows', () => {
     expect(ids.every((id) => open.has(id))).toBe(true);
   });
   test('all stand on their page, fifty at a time, the newest first', () => {
-    const first = deliveredView(undefined, old);
+    const first = registerView({}, old);
     expect(first).toMatchObject({ page: 1, pages: 9 });
     expect(first.rows).toHaveLength(50);
-    const all = Array.from({ length: 9 }, (_, i) => deliveredView(String(i + 1), old).rows).flat();
+    const all = Array.from(
+      { length: 9 },
+      (_, i) => registerView({ page: String(i + 1) }, old).rows,
+    ).flat();
     expect(all).toHaveLength(first.count);
     expect(new Set(all.map(({ jobId }) => jobId)).size).toBe(first.count);
-    const days = all.map(({ deliveredDay }) => deliveredDay);
+    const days = all.map(({ leftDay }) => leftDay);
     expect(days).toEqual([...days].sort().reverse());
   });
   test.each([
@@ -88,7 +91,9 @@ describe('years of delivered bows', () => {
     ['1e3', 1],
     ['10', 9],
     ['999999999999', 1],
-  ])('page %s is page %i', (asked, page) => expect(deliveredView(asked, old).page).toBe(page));
+  ])('page %s is page %i', (asked, page) =>
+    expect(registerView({ page: asked }, old).page).toBe(page),
+  );
 });
 
 describe('whoever is looked for is found', () => {

@@ -1,4 +1,5 @@
 import { Type } from '@sinclair/typebox';
+import { VISIT_KINDS } from '@/core/job';
 import { command, NullOr, OneOf, Text } from './lane-commands';
 
 /** Strokes of a signature as they were drawn: x and y in turn, whole pixels. */
@@ -37,7 +38,8 @@ export const DELIVERY_COMMANDS = [
     entered: Text(40),
   }),
   /** A bow that left comes back. */
-  command('openVisit', { kind: OneOf('settled', 'check', 'string'), words: Text(300) }),
+  command('openVisit', { kind: OneOf(...VISIT_KINDS.map(({ id }) => id)), words: Text(300) }),
+  command('reportShots', { entered: Text(40) }),
   command('closeVisit', { reason: Text(200) }),
   command('removePayment', { payment: Type.Integer({ minimum: 1 }) }),
 ] as const;

@@ -65,9 +65,6 @@ export const askedBack = (db: Db, from: string, to: string, limit: number): Deli
     )
     .all(from, to, limit) as DeliveredHead[];
 
-export const deliveredCount = (db: Db): number =>
-  db.prepare('SELECT count(*) FROM job WHERE delivered_at IS NOT NULL').pluck().get() as number;
-
 /** A bow or part a job waits for. */
 interface Awaited {
   readonly day: string;

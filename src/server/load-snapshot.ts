@@ -5,6 +5,7 @@ import { aimCount } from '@/data/aims';
 import { curvesOf } from '@/data/curves';
 import { paymentsOf } from '@/data/payments';
 import { photosOf } from '@/data/photos';
+import { leftBow } from '@/data/register';
 import { archerById, heldBow, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
 import { acknowledgedOf, exceptionsOf, readingsOf, stepTimes } from '@/data/records';
 import { eventsOf, redoable } from '@/data/events';
@@ -36,6 +37,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     payments: paymentsOf(from, jobId),
     curves: job.bowId ? curvesOf(from, job.bowId) : [],
     aimed: aimCount(from, jobId, job.bowId),
+    shotsSince: leftBow(from, jobId)?.shotsSince ?? null,
     photos: photosOf(from, jobId),
     earlier: earlierJobs(from, job),
     stepTimes: stepTimes(from),

@@ -33,7 +33,7 @@ export function ordersFile(from: Db = db()): string {
         row.promisedDay ?? '',
       ]),
     },
-    { newline: '\n' },
+    { newline: '\n', escapeFormulae: true },
   )}\n`;
 }
 

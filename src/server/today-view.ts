@@ -219,7 +219,7 @@ function ticketOf({ snapshot, derived }: ReadJob, day: string, planned: string |
 }
 
 /** A delivered bow: nothing of it is computed again. */
-export const deliveredTicket = ({
+const deliveredTicket = ({
   deliveredAt: _at,
   maker: _maker,
   model,

@@ -26,5 +26,6 @@ export * from './growth';
 export * from './steady';
 export * from './photos';
 export * from './delivery';
+export * from './register';
 export * from './visit';
 export * from './visit-types';

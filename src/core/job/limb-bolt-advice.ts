@@ -27,6 +27,8 @@ const OTHER_THAN_BOLTS: readonly SetupKey[] = [
   'moduleTop',
   'moduleBottom',
   'newString',
+  'newModule',
+  'newLimb',
   'stringTwists',
   'cableTwists',
 ];

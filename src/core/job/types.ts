@@ -279,6 +279,8 @@ export interface JobSnapshot {
   readonly curves: readonly LoggedCurve[];
   /** Shots aimed with a sensor on this bow. */
   readonly aimed: number;
+  /** Shots told since the bow left last; null where it never left. */
+  readonly shotsSince: number | null;
   /** Photographs of the job that are kept, oldest first. */
   readonly photos: readonly Photo[];
   /** What this archer had done here before, newest first. */

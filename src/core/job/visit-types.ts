@@ -1,13 +1,22 @@
-import type { SetupKey } from '../setup';
+import type { SetupKey, ValueKey } from '../setup';
 
 /** Why a bow that left is back on the bench. */
-export type VisitKind = 'settled' | 'check' | 'string';
+export type VisitKind = 'settled' | 'check' | 'string' | 'module' | 'limb';
 
 export const VISIT_KINDS: readonly { readonly id: VisitKind; readonly name: string }[] = [
   { id: 'settled', name: 'Second visit' },
   { id: 'check', name: 'Looked through' },
   { id: 'string', name: 'Other string or cables' },
+  { id: 'module', name: 'Other module or cam' },
+  { id: 'limb', name: 'Other limb' },
 ];
+
+/** What a repair put on the bow: a cause like any other. */
+export const REPLACED: Readonly<Partial<Record<VisitKind, ValueKey>>> = {
+  string: 'newString',
+  module: 'newModule',
+  limb: 'newLimb',
+};
 
 /** A bow back in the shop: until it is handed over again, or goes as it came. */
 export interface Visit {

@@ -2,7 +2,7 @@ import { isPartKey, latest, setupValue, type History, type Reading, type SetupKe
 import { addDays } from '../units';
 import type { JobDerived } from './derive';
 import type { Job, JobSnapshot } from './types';
-import type { Visit, VisitKind } from './visit-types';
+import { REPLACED, type Visit, type VisitKind } from './visit-types';
 
 /** The visit that is open; null while the bow is with its archer, or before it first left. */
 export const openVisitOf = ({ visit, deliveredAt }: Pick<Job, 'visit' | 'deliveredAt'>) =>
@@ -41,12 +41,12 @@ const newestSeq = ({ readings }: Pick<JobSnapshot, 'readings'>) =>
   Math.max(0, ...readings.map(({ seq }) => seq));
 
 /**
- * What is looked at on a visit: what settles, or what another string makes stale, and whatever is stale
+ * What is looked at on a visit: what settles, or what a repair makes stale, and whatever is stale
  * besides; only what was taken before.
  */
 export function visitKeys(kind: VisitKind, { history, plan }: JobDerived): SetupKey[] {
   const stale = plan.stale.map(({ key }) => key);
-  const wanted = kind === 'string' ? stale : [...SETTLES, ...stale];
+  const wanted = REPLACED[kind] ? stale : [...SETTLES, ...stale];
   const order = new Map(SETTLES.map((key, i) => [key, i]));
   return [...new Set(wanted)]
     .filter((key) => history.has(key) && !isPartKey(key) && setupValue(key).takenWhole !== true)
@@ -57,7 +57,7 @@ export function visitKeys(kind: VisitKind, { history, plan }: JobDerived): Setup
  * A visit as it begins: what was read so far is what the bow left with.
  *
  * @param snapshot before anything of the visit was noted.
- * @param derived once other strings were noted, where that is why it is back.
+ * @param derived once what was replaced was noted, where that is why it is back.
  */
 export const newVisit = (
   kind: VisitKind,
@@ -125,8 +125,8 @@ export function cautionsAgain(visit: Visit, history: History): string[] {
     (key) => isPartKey(key) && changed(key, visit, history),
   );
   return [
-    ...(any('moduleTop', 'moduleBottom', 'drawLength') ? ['drawSafely'] : []),
-    ...(any('limbTurnsUpper', 'limbTurnsLower', 'peakWeight') ? ['limbBolts'] : []),
-    ...(any('newString') || otherPart ? ['look'] : []),
+    ...(any('newModule', 'moduleTop', 'moduleBottom', 'drawLength') ? ['drawSafely'] : []),
+    ...(any('newLimb', 'limbTurnsUpper', 'limbTurnsLower', 'peakWeight') ? ['limbBolts'] : []),
+    ...(any('newString', 'newModule', 'newLimb') || otherPart ? ['look'] : []),
   ];
 }

@@ -14,6 +14,8 @@ const PAPERS_AFTER: readonly string[] = [
   'launcherSet',
   'moduleBottom',
   'moduleTop',
+  'newLimb',
+  'newModule',
   'newString',
   'peakWeight',
   'restFitted',

@@ -32,7 +32,7 @@ function twistMoves(
 const touched = (history: History, keys: readonly string[], from: Reading, to: Reading) =>
   keys.some((key) => (history.get(key) ?? []).some(({ seq }) => seq > from.seq && seq < to.seq));
 
-const MODULES = ['moduleTop', 'moduleBottom'] as const;
+const MODULES = ['newModule', 'newLimb', 'moduleTop', 'moduleBottom'] as const;
 
 export const stringMoves = (history: History) =>
   twistMoves(history, 'stringTwists', 'drawLength', [...MODULES, 'cableTwists']);

@@ -54,7 +54,13 @@ export function stringTwistTarget(context: TargetContext, since: Since): TargetP
   if (fitDrawLengthMm === null || moduleStepMm === null) return null;
   const response = stringResponse(history);
   // A length read before the module was moved, or a new string put on, does not speak for this one.
-  const read = since('drawLength', ['moduleTop', 'moduleBottom', 'newString']);
+  const read = since('drawLength', [
+    'moduleTop',
+    'moduleBottom',
+    'newString',
+    'newModule',
+    'newLimb',
+  ]);
   const board = read.findLast(({ si }) => si !== null) ?? null;
   const from = board?.si ?? moduleStepMm;
   const then = board ? twistsAt(history, 'stringTwists', board.seq) : 0;

@@ -154,6 +154,7 @@ export const aSnapshot = (
   payments: [],
   curves: [],
   aimed: 0,
+  shotsSince: null,
   photos: [],
   earlier: [],
   bowHeld: null,

@@ -22,6 +22,7 @@ export type Inverse =
   | { readonly do: 'dropCurve'; readonly curveId: number; readonly back?: true }
   | { readonly do: 'dropAim'; readonly id: number; readonly back?: true }
   | { readonly do: 'paid'; readonly payment: number; readonly stands: boolean }
+  | { readonly do: 'shots'; readonly shots: number; readonly comeBackDay: string | null }
   | { readonly do: 'photoKept'; readonly photo: number; readonly kept: boolean }
   | {
       readonly do: 'photoSaid';

@@ -4,6 +4,7 @@ import { dropPayment } from '@/data/payments';
 import { describePhoto, keepPhoto, photoById } from '@/data/photos';
 import { dropCurve } from '@/data/curves';
 import { archerById, heldBow, jobById, updateArcher, updateJob } from '@/data/jobs';
+import { leftBow, setShots } from '@/data/register';
 import { acknowledge, unacknowledge, withdrawException } from '@/data/records';
 import {
   eventById,
@@ -75,6 +76,7 @@ function writes(inverse: Inverse): string[] {
   if (inverse.do === 'aimReason') return [`aim ${inverse.id}`];
   if (inverse.do === 'photoSaid' || inverse.do === 'photoKept') return [`photo ${inverse.photo}`];
   if (inverse.do === 'paid') return [`payment ${inverse.payment}`];
+  if (inverse.do === 'shots') return ['shots'];
   if (inverse.do !== 'restore') return [];
   const parts = [...(inverse.part ? [inverse.part] : []), ...(inverse.parts ?? [])];
   return [
@@ -139,6 +141,13 @@ function takeBack(inverse: Inverse, work: Work): Inverse {
     case 'paid':
       dropPayment(db, inverse.payment, !inverse.stands);
       return { ...inverse, stands: !inverse.stands };
+    case 'shots': {
+      const { comeBackDay } = jobById(db, jobId)!;
+      const shots = leftBow(db, jobId)!.shotsSince;
+      setShots(db, jobId, inverse.shots);
+      updateJob(db, { ...jobById(db, jobId)!, comeBackDay: inverse.comeBackDay });
+      return { do: 'shots', shots, comeBackDay };
+    }
     case 'photoKept':
       keepPhoto(db, inverse.photo, inverse.kept);
       return { ...inverse, kept: !inverse.kept };

@@ -97,6 +97,22 @@ describe('the second visit', () => {
       send({ name: 'handOver', openReason: 'still a test', toldAgain: ['look'] }).sheets,
     ).toHaveLength(2);
   });
+  test.each([
+    ['module', 'newModule', ['look', 'drawSafely']],
+    ['limb', 'newLimb', ['look', 'limbBolts']],
+  ] as const)('another %s asks for what rests on it alone', (kind, key, again) => {
+    later('2026-12-09');
+    const open = send({ name: 'openVisit', kind, words: 'cracked' });
+    expect(open.readings.findLast((reading) => reading.key === key)).toBeDefined();
+    // Of what was taken here the brace height and the axles hang on limbs, on modules nothing.
+    expect(open.job.visit!.keys).toEqual(kind === 'limb' ? ['braceHeight', 'axleToAxle'] : []);
+    later('2026-12-10');
+    const refused = problemOf(() => send({ name: 'handOver', openReason: 'still a test' }));
+    expect(refused.reason).toBe('cautions-again');
+    const toldAgain = [...again];
+    send({ name: 'handOver', openReason: 'still a test', toldAgain });
+    expect(sheet(2).visit).toEqual({ kind, words: 'cracked' });
+  });
   test('a handover of a visit taken back is that visit again', () => {
     later('2026-12-09');
     send({ name: 'openVisit', kind: 'settled', words: '' });

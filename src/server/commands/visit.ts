@@ -1,6 +1,18 @@
-import { derive, newVisit, nextVisitDay, openVisitOf, VISIT_KINDS } from '@/core/job';
+import {
+  derive,
+  MOST_SHOTS,
+  newVisit,
+  nextCheck,
+  nextVisitDay,
+  openVisitOf,
+  readShots,
+  REPLACED,
+  VISIT_KINDS,
+} from '@/core/job';
 import { jobById, updateJob } from '@/data/jobs';
 import { appendReading } from '@/data/records';
+import { askFor, leftBow, setShots } from '@/data/register';
+import { shopDay } from '../clock';
 import { loadSnapshot } from '../load-snapshot';
 import { cannot, needReason, ofStage, type Handlers } from './types';
 
@@ -10,12 +22,13 @@ export const VISIT = ofStage('handover', {
     const { job, bow } = snapshot;
     if (!job.deliveredAt || !bow)
       throw cannot('not-delivered', 'Only a bow that was handed over comes back.');
-    // Other strings are a cause like any other: what rests on them is stale from now on.
-    if (kind === 'string')
+    // What was replaced is a cause like any other: what rests on it is stale from now on.
+    const replaced = REPLACED[kind];
+    if (replaced)
       appendReading(db, {
         jobId: job.id,
         bowId: bow.id,
-        key: 'newString',
+        key: replaced,
         si: 1,
         si2: null,
         choice: null,
@@ -46,6 +59,33 @@ export const VISIT = ofStage('handover', {
     // Nothing was settled: it is asked for again soon.
     const comeBackDay = nextVisitDay(null, today);
     updateJob(db, { ...jobById(db, job.id)!, deliveredAt: at, comeBackDay });
+    askFor(db, job.id, comeBackDay);
     return { summary: `Visit ended without a sheet: ${why}`, inverse: null, visit: 'ends' };
+  },
+
+  reportShots({ entered }, { db, snapshot }) {
+    const { job, shop, today } = snapshot;
+    const row = job.deliveredAt === null ? null : leftBow(db, job.id);
+    if (!row) throw cannot('not-delivered', 'Shots are told of a bow that is with its archer.');
+    const shots = readShots(entered);
+    if (shots === null)
+      throw cannot(
+        'no-count',
+        `Shots since it left, as a whole number from 0 to ${MOST_SHOTS}, for example 250.`,
+        '/command/entered',
+      );
+    const leftDay = shopDay(shop.timeZone, row.leftAt);
+    const askedDay = row.askedDay ?? nextVisitDay(null, leftDay);
+    const { day } = nextCheck({ leftDay, askedDay, shots }, today);
+    setShots(db, job.id, shots);
+    updateJob(db, { ...jobById(db, job.id)!, comeBackDay: day });
+    return {
+      summary: `${shots} ${shots === 1 ? 'shot' : 'shots'} since it left`,
+      inverse: {
+        do: 'shots',
+        shots: row.shotsSince,
+        comeBackDay: job.comeBackDay,
+      },
+    };
   },
 } satisfies Partial<Handlers>);

@@ -15,6 +15,7 @@ import { recordPictures } from '../photos';
 import { keptPicture } from '../pictures';
 import { deliveryPdf, sheetPdf } from '../pdf/sheet-pdf';
 import { loadDelivery, loadSheet } from '../sheets';
+import { registerFile } from '../register';
 import { tapeFile } from '../tape';
 
 /**
@@ -29,6 +30,7 @@ export const TASKS = {
   importLook: (importId: string, offset: number) => lookAtImport(importId, undefined, offset),
   supplierList: (supplier: string) => listOfSupplier(supplier),
   bowsFile: () => bowsFile(),
+  registerFile: (asked: Readonly<Record<string, string>>) => registerFile(asked),
   bowFile: (text: string) => lookAtBows(text),
   plan: (input: CalendarInput) => firstPlan(input),
   closedDays: (text: string, today: string) => closedDaysIn(text, today),

@@ -1,8 +1,9 @@
 'use client';
+import Link from 'next/link';
 import { BOW_COLUMNS } from '@/contracts/bow-csv';
 import { bowName, type BowRecord } from '@/core/bow';
 import type { ShopUnits } from '@/core/units';
-import { bowStock as w } from '../words';
+import { bowStock as w, deliveredWords } from '../words';
 import { freshId, RecordForm } from './RecordForm';
 
 const COLUMNS = BOW_COLUMNS.filter(({ field }) => field !== 'id');
@@ -29,6 +30,13 @@ export function BowForm({
       columns={COLUMNS}
       record={bow}
       units={units}
+      leads={
+        bow && (
+          <Link href={`/delivered?bow=${encodeURIComponent(bow.id)}`} prefetch={false}>
+            {deliveredWords.ofThisKind}
+          </Link>
+        )
+      }
       urlOf={({ model, hand = '' }) => {
         const id = bow?.id ?? freshId([model, hand.slice(0, 1)], ids);
         return `/api/v1/shop/bows/${encodeURIComponent(id)}`;

@@ -8,7 +8,7 @@ import type { ShopUnits } from '@/core/units';
 import { TextField } from '../fields/TextField';
 import { Press } from '../pieces/Press';
 import { PageHead } from '../frame/PageHead';
-import { partStock as w } from '../words';
+import { deliveredWords, partStock as w } from '../words';
 import { useParts } from '../parts/useParts';
 import { Page } from '../pieces/Page';
 import { Actions } from '../pieces/layout';
@@ -163,6 +163,13 @@ function PartForm({
       record={part}
       units={units}
       more={{ kind: slot }}
+      leads={
+        part && (
+          <Link href={`/delivered?part=${encodeURIComponent(part.id)}`} prefetch={false}>
+            {deliveredWords.withThisPart}
+          </Link>
+        )
+      }
       urlOf={({ model, maker }) =>
         `/api/v1/shop/parts/${encodeURIComponent(part?.id ?? freshId([slot, maker, model], []))}`
       }

@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import { inShopUnits, readCell, writeCell, type Column } from '@/contracts/csv';
@@ -25,6 +25,7 @@ export function RecordForm<R>({
   addsNew = true,
   more = {},
   units,
+  leads,
   onClose,
   onDone,
 }: {
@@ -42,6 +43,8 @@ export function RecordForm<R>({
   addsNew?: boolean;
   /** Measures are shown and read in these; the file’s own columns are what is sent. */
   units: ShopUnits;
+  /** Under the fields: where else it leads. */
+  leads?: ReactNode;
   onClose: () => void;
   onDone: () => void;
 }) {
@@ -121,6 +124,7 @@ export function RecordForm<R>({
           <Button variant="text" onClick={onClose}>
             {frame.cancel}
           </Button>
+          {leads}
           {trouble && <FieldError role="alert">{trouble}</FieldError>}
         </Actions>
       </Stack>

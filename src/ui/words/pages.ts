@@ -4,7 +4,7 @@ export const pages = {
   bows: 'Bows of the shop',
   parts: 'Parts of the shop',
   steps: 'Steps of the bench',
-  delivered: 'Delivered bows',
+  delivered: 'Bows that left',
   code: 'Read a card or sheet',
 } as const;
 

@@ -6,6 +6,12 @@ export const visit = {
   why: 'Why it is back',
   words: 'What the archer tells',
   open: 'Open the visit',
+  shots: 'Shots since it left, as told',
+  shotsHint: (most: number) => `After ${most} it is looked at again, sooner than asked for`,
+  shotsTold: (count: number) =>
+    `${count.toLocaleString('en')} told so far; a new number takes its place`,
+  noCount: 'A whole number, for example 250',
+  tellShots: 'Note',
   count: (done: number, all: number) => `${done} of ${all}`,
   since: (when: string, who: string) => `In the shop since ${when}, ${who}`,
   left: (value: string) => `Left with ${value}`,

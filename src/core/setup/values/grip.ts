@@ -41,6 +41,8 @@ export const GRIP = values({
     max: 900,
     dependsOn: [
       'newString',
+      'newModule',
+      'newLimb',
       'moduleTop',
       'moduleBottom',
       'stops',
@@ -102,6 +104,8 @@ export const GRIP = values({
     kind: 'check',
     tolerance: 0,
     dependsOn: [
+      'newModule',
+      'newLimb',
       'limbTurnsUpper',
       'limbTurnsLower',
       'limbLocks',

@@ -11,6 +11,7 @@ import { Actions, Block } from '../../pieces/layout';
 import { FieldError } from '../../pieces/texts';
 import { Text } from '../../pieces/Text';
 import { visit as w } from '../../words';
+import { Shots } from './Shots';
 
 /** A bow that left is back: why, in a tap and a word. */
 export function OpenVisit() {
@@ -34,6 +35,7 @@ export function OpenVisit() {
           <a href={`/api/v1/jobs/${job.id}/come-back`}>{w.ics}</a>
         </Text>
       )}
+      <Shots />
       <Choice label={w.why} value={kind} options={VISIT_KINDS} onChange={setKind} />
       <TextField
         id="visit-words"

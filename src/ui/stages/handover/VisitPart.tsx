@@ -2,8 +2,15 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
-import { openVisitOf, readOptionsFor, VISIT_KINDS, visitRows, type VisitRow } from '@/core/job';
-import { readingText, setupValue, writeValue } from '@/core/setup';
+import {
+  openVisitOf,
+  readOptionsFor,
+  VISIT_KINDS,
+  visitRows,
+  type VisitKind,
+  type VisitRow,
+} from '@/core/job';
+import { readingText, setupValue, writeValue, type SetupKey } from '@/core/setup';
 import { read } from '@/core/units';
 import { whenText } from '../../fields/dates';
 import { WithFractions } from '../../fields/Figure';
@@ -111,6 +118,11 @@ function Found({ row }: { row: VisitRow }) {
   );
 }
 
+/** Counted anew on what was put on: it cannot be as it was. */
+const ofReplaced = (kind: VisitKind | undefined, key: SetupKey) =>
+  (kind === 'string' && setupValue(key).spokenAs === 'twist') ||
+  (kind === 'limb' && (key === 'limbTurnsUpper' || key === 'limbTurnsLower'));
+
 /** A field for a number, one tap for what is still so, or the way to where it is taken. */
 function Take({ row: { key, before } }: { row: VisitRow }) {
   const { snapshot, derived, send, sending } = useJob();
@@ -120,8 +132,7 @@ function Take({ row: { key, before } }: { row: VisitRow }) {
   const [trouble, setTrouble] = useState('');
   const options = readOptionsFor(key, shop.units, bow);
   const place = whereTaken(key, derived.plan.steps);
-  // Twists are counted anew on another string: none of them can be as it was.
-  const isAnew = job.visit?.kind === 'string' && setupValue(key).spokenAs === 'twist';
+  const isAnew = ofReplaced(job.visit?.kind, key);
   const take = async () => {
     const refused = await send({
       name: 'takeReadings',
