@@ -17,6 +17,7 @@ export const CORE = [
   ['job'],
   ['quote'],
   ['sheet'],
+  ['twin'],
 ];
 
 /** Layers of `src`. The interface reaches data and server through `app` alone. */

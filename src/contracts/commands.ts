@@ -154,6 +154,28 @@ export const Command = Type.Union([
     ordered: OrderFate,
   }),
   command('orderBow', { state: OrderState }),
+  /** The bow this one is made like. */
+  command('setModel', {
+    from: Type.Union([
+      Type.Object(
+        {
+          kind: Type.Literal('sheet'),
+          jobId: Id,
+          /** The newest where it is left out. */
+          revision: Type.Optional(Type.Integer({ minimum: 1, maximum: 999_999 })),
+        },
+        strict,
+      ),
+      /** A build sheet as it was handed in; looked at as a sheet by the command. */
+      Type.Object({ kind: Type.Literal('file'), sheet: Type.Unknown() }, strict),
+      Type.Object(
+        { kind: Type.Literal('code'), text: Type.String({ minLength: 1, maxLength: 4000 }) },
+        strict,
+      ),
+      Type.Object({ kind: Type.Literal('oldBow') }, strict),
+      Type.Object({ kind: Type.Literal('none') }, strict),
+    ]),
+  }),
   command('setGoal', {
     goal: OneOf('moduleStep', 'peakWeight'),
     /** As typed; null goes back to the fit's own. */

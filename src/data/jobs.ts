@@ -59,6 +59,7 @@ export const jobMapping = new RowMapping<Job>('job', {
   accepted: json('accepted'),
   visit: json('visit'),
   comeBackDay: plain('comeBackDay'),
+  like: json('like'),
   place: plain('place'),
   createdAt: plain('createdAt'),
   deliveredAt: plain('deliveredAt'),

@@ -2,6 +2,7 @@ import { checker } from '@/contracts/ajv';
 import { CodeRequest } from '@/contracts/code';
 import { codeText, readCode, type CodeFound, type CodeText } from '@/core/sheet';
 import { db, type Db } from '@/data/db';
+import { openHeads } from '@/data/job-heads';
 import { jobByNumber } from '@/data/jobs';
 import { findSheet } from './sheets';
 import { invalid, refusedProblem } from './problem';
@@ -20,6 +21,10 @@ export function readCodeText(body: unknown, from: Db = db()): CodeFound {
   const here = own ? readCode(own) : null;
   return { code, jobId: job && here?.ok && isSameSheet(here, code) ? job.id : null };
 }
+
+/** Open jobs a bow that was read can be compared with. */
+export const jobsToCompare = (from: Db = db()) =>
+  openHeads(from).map(({ id, number, name }) => ({ id, number, name }));
 
 /** Ticket numbers begin anew in every shop: the day and the bow with its number have to agree too. */
 const isSameSheet = (one: CodeText, other: CodeText) =>

@@ -12,14 +12,15 @@ import {
   type DrawWeightResult,
   type PostureEvidence,
 } from '../fit';
-import { historyOf, latest, schoolsOf, type History } from '../setup';
+import { historyOf, latest, schoolsOf, type History, type Likeness } from '../setup';
 import { workPlan, type WorkPlan } from '../route';
 import type { BuildContext } from '../bench';
-import { gram, metre, mm, newton, write, type Newton } from '../units';
+import { gram, metre, mm, newton, write, type Mm, type Newton } from '../units';
 import { firstTrialN } from './conversation';
 import { lengthReadings, oldBowFigures, postureLooks, weightTrials } from './fit-readings';
 import type { JobSnapshot } from './types';
 import { near } from '../numerics';
+import { likenessOf, modelNumber } from './like';
 import { predictedSpeed } from './speed-input';
 
 /** Everything computed for a job, from its snapshot alone. */
@@ -44,13 +45,18 @@ export function derive(snapshot: JobSnapshot): JobDerived {
   );
   const fitLength = fitDrawLength(snapshot);
   const fitWeight = fitDrawWeight(snapshot);
-  const fitDrawLengthMm = fitLength?.drawLengthMm ?? null;
+  const like = likenessOf(job, bow);
+  // Made like another it is that one's length, whatever the fit says.
+  const fitDrawLengthMm =
+    mmOrNull(modelNumber(job.like, 'drawLength')) ?? fitLength?.drawLengthMm ?? null;
   const moduleStepMm =
     job.moduleStepMm !== null
       ? mm(job.moduleStepMm)
-      : bow && fitDrawLengthMm !== null
-        ? (chooseModule(fitDrawLengthMm, drawLengthSteps(bow))?.stepMm ?? null)
-        : null;
+      : modelStep(like, bow) !== null
+        ? modelStep(like, bow)
+        : bow && fitDrawLengthMm !== null
+          ? (chooseModule(fitDrawLengthMm, drawLengthSteps(bow))?.stepMm ?? null)
+          : null;
   const peak = peakGoal(snapshot, fitWeight);
   const oldBow = oldBowFigures(snapshot.fitReadings);
   const half: BuildContext = {
@@ -61,6 +67,7 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     moduleStepMm,
     ...peak,
     oldBow,
+    like,
     curve: latestCurve(snapshot),
     predictedSpeed: null,
     schools: schoolsOf(shop.schools, job.schools),
@@ -148,9 +155,19 @@ function peakGoal(snapshot: JobSnapshot, fitWeight: DrawWeightResult) {
     const why = job.peakReason || 'no reason given';
     return { peakTargetN: newton(job.peakTargetN), peakReason: `The technician’s choice: ${why}` };
   }
+  const likePeak = modelNumber(job.like, 'peakWeight');
+  if (likePeak !== null)
+    return givenPeakGoal(newton(likePeak), bow, {
+      which: 'model',
+      peakReason: `As on the model: ${job.like!.title}`,
+    });
   const trials = weightTrials(snapshot.fitReadings, snapshot.archer).length;
   const { oldPeak } = oldBowFigures(snapshot.fitReadings);
-  if (oldPeak !== undefined) return oldPeakGoal(newton(oldPeak), bow);
+  if (oldPeak !== undefined)
+    return givenPeakGoal(newton(oldPeak), bow, {
+      which: 'old bow',
+      peakReason: 'As the old bow they like',
+    });
   if (trials === 0) return { peakTargetN: null, peakReason: 'No trial drawn yet' };
   const start = write(fitWeight.startN, 'force', shop.units);
   if (bow && fitWeight.startN < bow.minPeakN) {
@@ -165,19 +182,30 @@ function peakGoal(snapshot: JobSnapshot, fitWeight: DrawWeightResult) {
   };
 }
 
-/** As the bow they like, within what the new one can be set to. */
-function oldPeakGoal(oldPeakN: Newton, bow: BowRecord | null) {
-  if (bow && oldPeakN < bow.minPeakN)
+/** The step the model's module stands at, on the same kind of bow, where this one has it too. */
+function modelStep(like: Likeness | null, bow: BowRecord | null): Mm | null {
+  const step = like?.holds.moduleBottom ?? like?.holds.moduleTop;
+  if (step === undefined || !bow) return null;
+  return drawLengthSteps(bow).find((one) => Math.abs(one - step) < 0.5) ?? null;
+}
+
+/** As a bow they know, within what the new one can be set to. */
+function givenPeakGoal(
+  givenN: Newton,
+  bow: BowRecord | null,
+  { which, peakReason }: { readonly which: 'old bow' | 'model'; readonly peakReason: string },
+) {
+  if (bow && givenN < bow.minPeakN)
     return {
       peakTargetN: bow.minPeakN,
-      peakReason: 'The bow’s lightest setting, above the old bow’s',
+      peakReason: `The bow’s lightest setting, above the ${which}’s`,
     };
-  if (bow && oldPeakN > bow.maxPeakN)
+  if (bow && givenN > bow.maxPeakN)
     return {
       peakTargetN: bow.maxPeakN,
-      peakReason: 'The bow’s heaviest setting, under the old bow’s',
+      peakReason: `The bow’s heaviest setting, under the ${which}’s`,
     };
-  return { peakTargetN: oldPeakN, peakReason: 'As the old bow they like' };
+  return { peakTargetN: givenN, peakReason };
 }
 
 /** What the newest logged curve of this bow says; null where none was logged. */

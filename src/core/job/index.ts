@@ -26,6 +26,8 @@ export * from './growth';
 export * from './steady';
 export * from './photos';
 export * from './delivery';
+export * from './model-bow';
+export * from './like';
 export * from './register';
 export * from './visit';
 export * from './visit-types';

@@ -25,6 +25,7 @@ import type { WeekHours } from '../calendar';
 import type { ShopUnits } from '../units';
 import type { Accepted, ExtraLine, Payment } from './delivery';
 import type { FitReading } from './fit-readings';
+import type { ModelBow } from './model-bow';
 import type { Photo } from './photos';
 import type { Visit } from './visit-types';
 
@@ -112,6 +113,8 @@ export interface Job {
   readonly comeBackDay: string | null;
   /** The quote the archer said yes to; null before. */
   readonly accepted: Accepted | null;
+  /** The bow this one is made like; null where it is made like none. */
+  readonly like: ModelBow | null;
   /** Stage last worked on, so that a job reopens where it was left. */
   readonly place: string;
   readonly createdAt: string;

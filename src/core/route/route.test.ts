@@ -109,6 +109,7 @@ const context = (readings: Reading[] = []): BuildContext => ({
   peakTargetN: newton(190),
   peakReason: 'fit',
   oldBow: {},
+  like: null,
   curve: null,
   predictedSpeed: null,
   schools: USUAL_SCHOOLS,

@@ -5,6 +5,18 @@ import type { Mm, Newton, ShopUnits } from '../units';
 import type { HistoryOf } from './reading';
 import type { Schools } from './schools';
 
+/** What a bow made like another takes over of it, SI by the keys of the registry. */
+export interface Likeness {
+  /** "Sheet 1 of ticket 1001". */
+  readonly title: string;
+  /** It is the same kind of bow: settings of the bow itself are taken over too. */
+  readonly sameBow: boolean;
+  /** What is to stand as there. */
+  readonly holds: Readonly<Partial<Record<string, number>>>;
+  /** Where one begins. */
+  readonly starts: Readonly<Partial<Record<string, number>>>;
+}
+
 /** What the targets of a job are read from. */
 export interface TargetContext {
   readonly bow: BowRecord | null;
@@ -19,6 +31,8 @@ export interface TargetContext {
   readonly peakReason: string;
   /** Measured on the bow they like; targets of the new one. */
   readonly oldBow: OldBowFigures;
+  /** The bow this one is made like; null where it is made like none. */
+  readonly like: Likeness | null;
   /** The bow's own draw-force curve, where one was logged. */
   readonly curve: CurveFacts | null;
   readonly predictedSpeed: { readonly speedMps: number; readonly sigmaMps: number } | null;

@@ -41,6 +41,15 @@ export function targetOf(key: SetupKey, context: TargetContext): Target | null {
 
 function firstTarget(key: SetupKey, context: TargetContext): Target | null {
   const { target: make, tolerance } = setupValue(key);
+  const held = context.like?.holds[key];
+  if (held !== undefined)
+    return {
+      si: held,
+      low: held - tolerance,
+      high: held + tolerance,
+      reason: `As on the model: ${context.like!.title}`,
+      source: 'model',
+    };
   const target = make?.(context, (of, others) =>
     sinceLastChange(context.history as History, of as SetupKey, others as readonly SetupKey[]),
   );

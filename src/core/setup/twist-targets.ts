@@ -50,7 +50,7 @@ const MOST_TWISTS = 6;
  * from the twists that stood when it was read: putting in what was asked for asks for no more.
  */
 export function stringTwistTarget(context: TargetContext, since: Since): TargetParts | null {
-  const { fitDrawLengthMm, moduleStepMm, history, shop } = context;
+  const { fitDrawLengthMm, moduleStepMm, history, shop, like } = context;
   if (fitDrawLengthMm === null || moduleStepMm === null) return null;
   const response = stringResponse(history);
   // A length read before the module was moved, or a new string put on, does not speak for this one.
@@ -62,6 +62,15 @@ export function stringTwistTarget(context: TargetContext, since: Since): TargetP
     'newLimb',
   ]);
   const board = read.findLast(({ si }) => si !== null) ?? null;
+  const begun = like?.sameBow === true ? like.starts.stringTwists : undefined;
+  if (board === null && begun !== undefined)
+    return {
+      si: begun,
+      low: begun - 0.5,
+      high: begun + 0.5,
+      reason: `As many as on the model: ${like!.title}. The draw board decides`,
+      source: 'model' as const,
+    };
   const from = board?.si ?? moduleStepMm;
   const then = board ? twistsAt(history, 'stringTwists', board.seq) : 0;
   const left = fitDrawLengthMm - from;

@@ -46,7 +46,8 @@ export interface Target {
   readonly low: number;
   readonly high: number;
   readonly reason: string;
-  readonly source: 'old bow' | 'bow' | 'part' | 'calculation' | 'shop rule' | 'technician';
+  readonly source:
+    'model' | 'old bow' | 'bow' | 'part' | 'calculation' | 'shop rule' | 'technician';
 }
 
 /** A target as its maker names it; the band is the value's own tolerance where it names none. */
@@ -114,6 +115,12 @@ export interface EntryOf<K extends string> {
   readonly mend?: readonly [string, string];
   /** A change of it makes earlier papers say nothing of later ones. */
   readonly startsPapers?: true;
+  /**
+   * What a bow made like another takes over of it: what is the archer's own on any bow, what is the same
+   * only on the same kind of bow, and what is no more than where one begins. What says nothing is held
+   * beside it alone.
+   */
+  readonly carries?: 'always' | 'sameBow' | 'start';
   /** Stands among the settings of the build sheet; what has none is kept in its record alone. */
   readonly backTo?: BackTo;
 }

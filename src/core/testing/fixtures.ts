@@ -114,6 +114,7 @@ export const aSnapshot = (
     accepted: null,
     visit: null,
     comeBackDay: null,
+    like: null,
     place: 'meet',
     createdAt: '2026-11-24T08:00:00.000Z',
     deliveredAt: null,

@@ -99,6 +99,7 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       accepted: null,
       visit: null,
       comeBackDay: null,
+      like: null,
       place: 'meet',
       createdAt: at,
       deliveredAt: null,

@@ -8,6 +8,7 @@ import { DELIVER } from './deliver';
 import { VISIT } from './visit';
 import { PHOTO } from './photo';
 import { LANE } from './lane';
+import { MODEL } from './model';
 import { STEADY } from './steady';
 import { MARKS } from './marks';
 import { MEASURE } from './measure';
@@ -40,6 +41,7 @@ const HANDLERS: Handlers = {
   ...VISIT,
   ...MARKS,
   ...BOW,
+  ...MODEL,
   ...CHOOSE,
   ...ARROWS,
   ...COMPARE,

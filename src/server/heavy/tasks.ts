@@ -14,6 +14,9 @@ import { partsFile } from '../part-stock';
 import { recordPictures } from '../photos';
 import { keptPicture } from '../pictures';
 import { deliveryPdf, sheetPdf } from '../pdf/sheet-pdf';
+import { twinPdf } from '../pdf/twin-pdf';
+import { loadSnapshot } from '../load-snapshot';
+import { notFound } from '../problem';
 import { loadDelivery, loadSheet } from '../sheets';
 import { registerFile } from '../register';
 import { tapeFile } from '../tape';
@@ -34,6 +37,11 @@ export const TASKS = {
   bowFile: (text: string) => lookAtBows(text),
   plan: (input: CalendarInput) => firstPlan(input),
   closedDays: (text: string, today: string) => closedDaysIn(text, today),
+  twinPdf: (jobId: string, paper: PaperSize) => {
+    const snapshot = loadSnapshot(jobId);
+    if (!snapshot) throw notFound('job');
+    return twinPdf(snapshot, paper);
+  },
   tape: (jobId: string, query: string) => tapeFile(jobId, new URLSearchParams(query)),
   card: (jobId: string, revision: string, wish: CardWish) =>
     cardFile(loadSheet(jobId, revision), wish),

@@ -12,6 +12,7 @@ import { Text } from '../pieces/Text';
 import { codeWords as w } from '../words';
 import { pages } from '../words/pages';
 import { CodeFacts } from './CodeFacts';
+import { TakeAsModel, type OpenJob } from './TakeAsModel';
 import { hasCamera, useCamera } from './useCamera';
 import { useCode } from './useCode';
 import css from './CodePage.module.css';
@@ -19,7 +20,14 @@ import css from './CodePage.module.css';
 const never = () => () => undefined;
 
 /** Reads the code of a card: camera, picture or text; then whose it is here, and its numbers. */
-export function CodePage({ units }: { units: ShopUnits }) {
+export function CodePage({
+  units,
+  jobs,
+}: {
+  units: ShopUnits;
+  /** Open ones, a bow that was read can be compared with. */
+  jobs: readonly OpenJob[];
+}) {
   const { text, found, trouble, take, picture } = useCode();
   const camera = useCamera((code) => void take(code));
   // What the browser can do is not known to the server.
@@ -73,6 +81,7 @@ export function CodePage({ units }: { units: ShopUnits }) {
               {trouble}
             </Note>
           )}
+          {found && <TakeAsModel text={text} jobs={jobs} />}
           {found && <CodeFacts found={found} units={units} />}
         </Stack>
       </Page>

@@ -38,6 +38,9 @@ export const codeWords = {
   here: 'It is a sheet of this shop.',
   elsewhere: 'It is no sheet of this shop: its numbers are below.',
   open: 'Open the job',
+  compareWith: 'Make a bow here like it',
+  whichJob: 'Choose an open job',
+  toJob: 'To that job',
   values: 'Numbers of the code',
   marks: (first: string) => `Pin below its place for ${first}`,
 } as const;

@@ -36,3 +36,4 @@ export { kitPackages } from './kit-packages';
 export { stepWords } from './steps';
 export { deliveredWords } from './delivered';
 export { backupWords } from './backup';
+export { like } from './like';

@@ -62,6 +62,7 @@ export const CABLES = values({
     how: 'Full twists put in (+) or taken out (−) of the cable that times the cams, since the bow came',
     tool: 'press',
     changed: 'the cable was twisted',
+    carries: 'start',
     backTo: { datum: 'timing cable, full twists since the bow came, + put in' },
     figure: spot('rest', 133, 104),
     startsPapers: true,
@@ -135,6 +136,7 @@ export const CABLES = values({
     how: 'As the rest’s drive asks',
     tool: 'release, arrow, safe target',
     changed: 'the cord was reset',
+    carries: 'sameBow',
     backTo: { datum: cordDatum, group: 'rest' },
     figure: spot('rest', 122, 104),
     onMap: 1,
@@ -155,6 +157,7 @@ export const CABLES = values({
     how: 'Middle of the shaft to the nearest cable, beside the rest',
     tool: 'rule',
     changed: 'the cable guard was moved',
+    carries: 'sameBow',
     backTo: { datum: 'shaft’s middle to the nearest cable, beside the rest', group: 'rest' },
     figure: dim('above', 120, 78, 120, 108),
     target: ({ bow }) =>

@@ -58,6 +58,7 @@ export const GRIP = values({
     how: 'On the draw board: nock groove to the back of the plunger hole, as read; what a standard draw length has more is added',
     tool: 'draw board, tape',
     changed: 'the draw length changed',
+    carries: 'always',
     backTo: {
       datum: ({ shop }) =>
         `nock groove to the back of the plunger hole at the wall, and ${spoken(44.45, 'length', shop, '1 3/4 in', { decimals: 1 })}`,

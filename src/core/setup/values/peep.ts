@@ -23,17 +23,20 @@ export const PEEP = values({
     how: HOW_MEASURED.peepHeight,
     tool: 'tape, archer',
     changed: 'the peep was moved',
+    carries: 'start',
     backTo: { datum: 'nock to the peep’s middle, along the string at rest' },
     figure: dim('rest', 162, 46, 162, 75),
     onMap: 2,
-    target: ({ oldBow: { oldPeepHeight }, shop }) => ({
-      si: oldPeepHeight ?? PEEP_START_MM,
+    target: ({ oldBow: { oldPeepHeight }, like, shop }) => ({
+      si: like?.starts.peepHeight ?? oldPeepHeight ?? PEEP_START_MM,
       low: 110,
       high: 200,
-      reason: oldPeepHeight
-        ? 'As on the old bow to begin with; the archer’s eye decides'
-        : `About ${spoken(PEEP_START_MM, 'length', shop, 'six inches')} to begin with; the archer’s eye decides`,
-      source: oldPeepHeight ? 'old bow' : 'shop rule',
+      reason: like?.starts.peepHeight
+        ? `As on the model to begin with: ${like.title}; the true height decides`
+        : oldPeepHeight
+          ? 'As on the old bow to begin with; the archer’s eye decides'
+          : `About ${spoken(PEEP_START_MM, 'length', shop, 'six inches')} to begin with; the archer’s eye decides`,
+      source: like?.starts.peepHeight ? 'model' : oldPeepHeight ? 'old bow' : 'shop rule',
     }),
     mend: ['slide it up by', 'slide it down by'],
   },
@@ -52,6 +55,7 @@ export const PEEP = values({
     how: HOW_MEASURED.peepTrueHeight,
     tool: 'draw board, rule',
     changed: 'the peep’s true height changed',
+    carries: 'always',
     backTo: { datum: 'shaft’s middle to the peep’s middle, upright at full draw' },
     figure: dim('drawn', 186, 60, 186, 75),
     onMap: 1,

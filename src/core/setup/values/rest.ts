@@ -65,6 +65,7 @@ export const REST = values({
     how: 'Middle of the shaft above (+) or below (−) the middle of the plunger hole',
     tool: 'rule',
     changed: 'the rest’s height was moved',
+    carries: 'sameBow',
     backTo: { datum: 'shaft’s middle above (+) the plunger hole’s middle' },
     figure: dim('behind', 100, 75, 100, 84),
     target: () => ({
@@ -117,6 +118,7 @@ export const REST = values({
     how: 'Riser to the middle of the shaft',
     tool: 'rule',
     changed: 'the centre shot was moved',
+    carries: 'sameBow',
     backTo: { datum: 'riser’s face to the shaft’s middle' },
     figure: dim('above', 92, 50, 92, 78),
     onMap: 1,

@@ -75,6 +75,7 @@ export const STRING = values({
     how: 'Full twists put in (+) or taken out (−) since the bow came',
     tool: 'press',
     changed: 'the string was twisted',
+    carries: 'start',
     backTo: { datum: 'full twists since the bow came, + put in' },
     figure: spot('rest', 150, 108),
     onMap: 1,
@@ -177,6 +178,7 @@ export const STRING = values({
     how: 'Gap between the stop’s rubber and the string, bow at rest',
     tool: 'rule, hex key',
     changed: 'the string stop was moved',
+    carries: 'sameBow',
     backTo: { datum: 'stop’s rubber to the string, at rest' },
     figure: dim('rest', 138, 98, 150, 98),
     target: () => ({

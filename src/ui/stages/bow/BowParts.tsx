@@ -1,16 +1,17 @@
 'use client';
 import { moduleLabel } from '@/core/bow';
 import { toQuarterTurns } from '@/core/fit';
-import { limbBoltAdvice, standingTurns } from '@/core/job';
+import { limbBoltAdvice, standingTurns, type JobDerived, type JobSnapshot } from '@/core/job';
 import { latest, targetOf } from '@/core/setup';
+import { twinCount, twinRows } from '@/core/twin';
 import { write } from '@/core/units';
 import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
-import { bow as w } from '../../words';
+import { bow as w, like as likeWords } from '../../words';
 
-type BowPart = 'choose' | 'drawOff' | 'module' | 'bolts' | 'twists' | 'force';
+type BowPart = 'choose' | 'drawOff' | 'module' | 'bolts' | 'twists' | 'force' | 'like';
 
 export function BowParts({ current }: { current: BowPart }) {
   const { snapshot, derived } = useJob();
@@ -25,11 +26,22 @@ export function BowParts({ current }: { current: BowPart }) {
     href: href('bow', { part: 'drawOff' }),
     value: snapshot.job.drawOff ? w.drawOffOf(snapshot.job.drawOff.bowIds.length) : w.none,
   };
+  const { like } = snapshot.job;
+  const likeAnother = {
+    id: 'like',
+    name: likeWords.part,
+    href: href('bow', { part: 'like' }),
+    value: like ? likeValue(snapshot, derived) : likeWords.none,
+  };
   if (!bow)
     return (
       <Parts
         current={current}
-        parts={[{ id: 'choose', name: w.choose, href: href('bow'), value: w.none }, drawOff]}
+        parts={[
+          { id: 'choose', name: w.choose, href: href('bow'), value: w.none },
+          drawOff,
+          likeAnother,
+        ]}
       />
     );
   const step = latest(derived.history, 'moduleBottom')?.si ?? null;
@@ -73,9 +85,16 @@ export function BowParts({ current }: { current: BowPart }) {
             ? write(predicted.speedMps, 'speed', shop.units, { decimals: 0 })
             : w.none,
         },
+        likeAnother,
       ]}
     />
   );
+}
+
+/** "9 of 14". */
+function likeValue(snapshot: JobSnapshot, derived: JobDerived): string {
+  const { same, all } = twinCount(twinRows(snapshot, derived));
+  return likeWords.count(same, all);
 }
 
 /** What is still to twist, of string or cable; what the board reads when nothing is. */

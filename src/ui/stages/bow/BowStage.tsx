@@ -6,6 +6,7 @@ import { useStage } from '../../job/useStage';
 import { ChooseBow } from './ChooseBow';
 import { DrawForce } from './DrawForce';
 import { DrawOffPart } from './DrawOffPart';
+import { LikeAnother } from './LikeAnother';
 import { LimbBolts } from './LimbBolts';
 import { SetModule } from './SetModule';
 import { Twists } from './Twists';
@@ -26,6 +27,7 @@ export function BowStage({
   // Opened without a wish it is the same screen as opened with one: a link to where one is already
   // leaves what is being typed alone.
   const wanted = at('part') ?? PART_OF_STEP[at('step') ?? ''] ?? firstOpen(derived);
+  if (wanted === 'like') return <LikeAnother />;
   if (wanted === 'drawOff') return <DrawOffPart bows={bows} />;
   if (!snapshot.bow || wanted === 'choose') return <ChooseBow offers={offers} />;
   if (wanted === 'force') return <DrawForce bow={snapshot.bow} bows={bows} curves={curves} />;
