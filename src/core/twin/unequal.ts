@@ -5,7 +5,7 @@ import { setupValue } from '../setup';
 import { mm, write } from '../units';
 
 /** Something that cannot be made like the model, what the archer notices of it, and how to come closest. */
-export interface Unequal {
+interface Unequal {
   readonly id: string;
   readonly name: string;
   readonly model: string;

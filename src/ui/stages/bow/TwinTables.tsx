@@ -62,8 +62,8 @@ function Group({ name, rows }: { name: string; rows: readonly TwinRow[] }) {
       {rows.map(({ key, name: of, now, model, nowText, modelText, differsText, standing }) => (
         <TableRow key={key} data-key={key} data-standing={standing}>
           <TableCell>{of}</TableCell>
-          <Side text={nowText} isNumber={now?.si != null} />
-          <Side text={modelText} isNumber={model?.si != null} />
+          <Side text={nowText} isNumber={now !== null && now.si !== null} />
+          <Side text={modelText} isNumber={model !== null && model.si !== null} />
           <Figure text={standing === 'same' ? '' : (differsText ?? '')} />
           <TableCell>
             <Tag kind={KIND[standing]}>{STANDING_WORDS[standing]}</Tag>
