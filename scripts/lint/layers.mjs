@@ -17,7 +17,7 @@ export const CORE = [
   ['job'],
   ['quote'],
   ['sheet'],
-  ['twin'],
+  ['twin', 'elsewhere'],
 ];
 
 /** Layers of `src`. The interface reaches data and server through `app` alone. */

@@ -6,6 +6,7 @@ import type { Mm } from '@/core/units';
 import { command, LANE_COMMANDS, NullOr, OneOf, strict, Text } from './lane-commands';
 import { SomeSchools } from './shop';
 import { DELIVERY_COMMANDS, Signature } from './delivery-commands';
+import { ELSEWHERE_COMMANDS } from './elsewhere-commands';
 import { PHOTO_COMMANDS } from './photo-commands';
 import { STEADY_COMMANDS } from './steady-commands';
 
@@ -122,6 +123,7 @@ export const Command = Type.Union([
   ...STEADY_COMMANDS,
   ...PHOTO_COMMANDS,
   ...DELIVERY_COMMANDS,
+  ...ELSEWHERE_COMMANDS,
   command('startDrawOff', {
     bowIds: Type.Array(Id, { minItems: 2, maxItems: 5, uniqueItems: true }),
   }),

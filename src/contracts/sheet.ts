@@ -159,6 +159,9 @@ export const SheetSchema = Type.Object(
             type: 'string',
             enum: ['new', 'used', 'loan'],
           }),
+          brought: Type.Optional(
+            Type.Literal(true, { description: 'The archer brought it along' }),
+          ),
           serial: OrNull(Type.String(), 'Its number; null when not known'),
         },
         strict,

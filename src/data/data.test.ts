@@ -124,6 +124,11 @@ const JOB: Job = {
     keys: ['peepRotation'],
   },
   comeBackDay: '2026-12-09',
+  elsewhere: {
+    came: 'used',
+    look: { limbs: { seen: 'sound', words: 'w', who: 'T', at: '2026-11-24T09:00:00Z' } },
+    leftOut: ['loop'],
+  },
   like: {
     source: 'code',
     title: 'Sheet 1 of ticket 7',
@@ -353,7 +358,7 @@ describe('rows and records', () => {
     ['part', partMapping, part],
     ['held bow', jobBowMapping, heldBow],
     ['single bow', pieceMapping, piece],
-    ['bow', bowMapping, bow],
+    ['bow', bowMapping, { ...bow, brought: true, untold: ['rating'] }],
     ['item', itemMapping, anItem('sight', { electronics: true })],
     ['reading', readingMapping, reading],
   ] as [string, RowMapping<object>, object][])(
@@ -368,7 +373,7 @@ describe('rows and records', () => {
     putPart(db, 'j1', 'sight', part);
     expect(archerById(db, 'a1')).toEqual(ARCHER);
     expect(jobById(db, 'j1')).toEqual(JOB);
-    expect(bowById(db, 'test-31-r')).toEqual(aBow());
+    expect(bowById(db, 'test-31-r')).toEqual({ ...aBow(), brought: false, untold: [] });
     expect(itemById(db, 'sight-test')).toEqual(anItem('sight', { electronics: true }));
     const { jobId: _job, itemId: _item, ...rest } = part;
     expect(partsOf(db, 'j1')).toEqual([{ ...rest, item: anItem('sight', { electronics: true }) }]);

@@ -60,6 +60,7 @@ export const jobMapping = new RowMapping<Job>('job', {
   visit: json('visit'),
   comeBackDay: plain('comeBackDay'),
   like: json('like'),
+  elsewhere: json('elsewhere'),
   place: plain('place'),
   createdAt: plain('createdAt'),
   deliveredAt: plain('deliveredAt'),

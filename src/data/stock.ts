@@ -7,10 +7,11 @@ import {
   type PartKind,
 } from '@/core/kit';
 import type { Db } from './db';
-import { booleanOrNull, json, plain, RowMapping } from './mapping';
+import { boolean, booleanOrNull, json, plain, RowMapping } from './mapping';
 import { wordsOf } from './words-of';
 
-type StoredBow = Omit<BowRecord, 'riserAngleDeg'>;
+type StoredBow = Omit<BowRecord, 'riserAngleDeg' | 'brought' | 'untold'> &
+  Required<Pick<BowRecord, 'brought' | 'untold'>>;
 
 export const bowMapping = new RowMapping<StoredBow>('bow', {
   id: plain('id'),
@@ -60,6 +61,8 @@ export const bowMapping = new RowMapping<StoredBow>('bow', {
   stock: plain('stock'),
   deliveryDays: plain('deliveryDays'),
   supplier: plain('supplier'),
+  brought: boolean('brought'),
+  untold: json('untold'),
 });
 
 interface StoredItem extends Omit<CatalogueItem, 'slot' | 'attrs'> {
@@ -82,12 +85,18 @@ export const itemMapping = new RowMapping<StoredItem>('catalogue_item', {
   attrs: json('attrs'),
 });
 
-export const insertBow = (db: Db, bow: BowRecord) => bowMapping.insert(db, bow);
-export const updateBow = (db: Db, bow: BowRecord) => bowMapping.update(db, bow, 'id');
+/** A bow of a file says nothing of whether it was brought along: then it was not. */
+const stored = (bow: BowRecord): StoredBow => ({ brought: false, untold: [], ...bow });
 
+export const insertBow = (db: Db, bow: BowRecord) => bowMapping.insert(db, stored(bow));
+export const updateBow = (db: Db, bow: BowRecord) => bowMapping.update(db, stored(bow), 'id');
+
+/** The shop's list: what archers brought along does not stand in it. */
 export const allBows = (db: Db): BowRecord[] =>
   db
-    .prepare(`SELECT ${bowMapping.columnList} FROM bow ORDER BY maker, model, hand`)
+    .prepare(
+      `SELECT ${bowMapping.columnList} FROM bow WHERE brought = 0 ORDER BY maker, model, hand`,
+    )
     .all()
     .map((row) => bowMapping.fromRow(row));
 

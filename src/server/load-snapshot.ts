@@ -5,7 +5,7 @@ import { aimCount } from '@/data/aims';
 import { curvesOf } from '@/data/curves';
 import { paymentsOf } from '@/data/payments';
 import { photosOf } from '@/data/photos';
-import { leftBow } from '@/data/register';
+import { jobsOfSerial, leftBow } from '@/data/register';
 import { archerById, heldBow, jobById, jobsOfArcher, partsOf } from '@/data/jobs';
 import { acknowledgedOf, exceptionsOf, readingsOf, stepTimes } from '@/data/records';
 import { eventsOf, redoable } from '@/data/events';
@@ -37,6 +37,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     payments: paymentsOf(from, jobId),
     curves: job.bowId ? curvesOf(from, job.bowId) : [],
     aimed: aimCount(from, jobId, job.bowId),
+    sameSerial: sameSerial(from, job),
     shotsSince: leftBow(from, jobId)?.shotsSince ?? null,
     photos: photosOf(from, jobId),
     earlier: earlierJobs(from, job),
@@ -45,6 +46,14 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
     today: shopDay(shop.timeZone),
     now: nowIso(),
   };
+}
+
+/** A bow that was brought along may have left this shop before, with another archer. */
+function sameSerial(from: Db, { id, bowId, elsewhere }: Job): JobSnapshot['sameSerial'] {
+  if (!elsewhere || bowId === null) return [];
+  const read = readingsOf(from, id, bowId).readings.findLast(({ key }) => key === 'serialNumber');
+  const serial = read?.choice ?? null;
+  return serial === null ? [] : jobsOfSerial(from, serial).filter(({ jobId }) => jobId !== id);
 }
 
 /** The bow at the price it was taken for, and how it is held. */

@@ -2,7 +2,7 @@ import type { BowRecord } from '@/core/bow';
 import { MM_PER_INCH, N_PER_POUND } from '@/core/units';
 import { measure, optional, plainNumber, type CellKind, type Column } from '../csv';
 
-export type BowField = Exclude<keyof BowRecord, 'riserAngleDeg'>;
+export type BowField = Exclude<keyof BowRecord, 'riserAngleDeg' | 'brought' | 'untold'>;
 
 export interface BowColumn extends Column<BowRecord> {
   readonly field: BowField;

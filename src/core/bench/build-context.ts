@@ -8,4 +8,6 @@ export interface BuildContext extends TargetContext {
   /** What the shop changed in the steps, and how long they took here. */
   readonly shopSteps: ShopSteps;
   readonly stepTimes: StepTimes;
+  /** Steps that are not wanted of the shop, by id. */
+  readonly leftOut: readonly string[];
 }

@@ -49,6 +49,12 @@ export interface LaunchSpeedResult {
  *   stored energy, or the arrow is under 5 gr per lb.
  */
 export function launchSpeed(input: LaunchSpeedInput): Outcome<LaunchSpeedResult> {
+  if (input.bow.untold?.includes('rating'))
+    return refused(
+      'rating-untold',
+      'Nobody knows this bow’s rating, so no speed is predicted: the chronograph tells it.',
+      'bow/ratedSpeedMps',
+    );
   const { bow, setting, arrowG } = input;
   const strokes = [setting.drawLengthMm, bow.ratedDrawLengthMm].map((length) =>
     strokeMm(length, bow.braceHeightMm),

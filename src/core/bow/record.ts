@@ -100,7 +100,14 @@ export interface BowRecord {
   readonly deliveryDays: number;
   /** Empty where none is named. */
   readonly supplier: string;
+  /** An archer brought it along: it is no bow of the shop's list. */
+  readonly brought?: boolean;
+  /** What nobody could tell of it; the number that stands there is the usual one. */
+  readonly untold?: readonly Untold[];
 }
+
+/** What may be unknown of a bow that was brought along, besides what is null anyway. */
+export type Untold = 'rating' | 'letOff' | 'lightest';
 
 /** New ones are among the bow's count; used ones have their own price; loan bows are lent, never sold. */
 export type BowCondition = 'new' | 'used' | 'loan';

@@ -27,6 +27,8 @@ export interface RatedBow {
   readonly virtualMassG?: Gram;
   /** Half the string's length, mm; 700 when not known. */
   readonly halfStringMm?: Mm;
+  /** What of a bow that was brought along nobody could tell. */
+  readonly untold?: readonly string[];
 }
 
 export interface BowSetting {

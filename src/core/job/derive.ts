@@ -73,6 +73,7 @@ export function derive(snapshot: JobSnapshot): JobDerived {
     schools: schoolsOf(shop.schools, job.schools),
     shopSteps: shop.steps,
     stepTimes: snapshot.stepTimes,
+    leftOut: job.elsewhere?.leftOut ?? [],
     shop: shop.units,
   };
   const context = { ...half, predictedSpeed: predictedSpeed(half) };

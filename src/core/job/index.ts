@@ -28,6 +28,7 @@ export * from './photos';
 export * from './delivery';
 export * from './model-bow';
 export * from './like';
+export * from './elsewhere';
 export * from './register';
 export * from './visit';
 export * from './visit-types';

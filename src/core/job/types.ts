@@ -25,6 +25,7 @@ import type { WeekHours } from '../calendar';
 import type { ShopUnits } from '../units';
 import type { Accepted, ExtraLine, Payment } from './delivery';
 import type { FitReading } from './fit-readings';
+import type { Elsewhere } from './elsewhere';
 import type { ModelBow } from './model-bow';
 import type { Photo } from './photos';
 import type { Visit } from './visit-types';
@@ -115,6 +116,8 @@ export interface Job {
   readonly accepted: Accepted | null;
   /** The bow this one is made like; null where it is made like none. */
   readonly like: ModelBow | null;
+  /** The bow was not bought here; null for a bow of the shop. */
+  readonly elsewhere: Elsewhere | null;
   /** Stage last worked on, so that a job reopens where it was left. */
   readonly place: string;
   readonly createdAt: string;
@@ -284,6 +287,8 @@ export interface JobSnapshot {
   readonly aimed: number;
   /** Shots told since the bow left last; null where it never left. */
   readonly shotsSince: number | null;
+  /** Other jobs whose bow left under the number read off this one that was brought along. */
+  readonly sameSerial: readonly { readonly jobId: string; readonly number: number }[];
   /** Photographs of the job that are kept, oldest first. */
   readonly photos: readonly Photo[];
   /** What this archer had done here before, newest first. */

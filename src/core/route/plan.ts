@@ -52,7 +52,10 @@ export const applicableKeys = (template: StepTemplate, context: BuildContext): S
 export function workPlan(context: BuildContext, exceptions: readonly Exception[]): WorkPlan {
   const stale = staleValues(context.history, valueLookup(context.shopSteps));
   const byKey = new Map(stale.map((entry) => [entry.key, entry]));
-  const templates = shopTemplates(context).filter((template) => template.applies(context));
+  const { leftOut } = context;
+  const templates = shopTemplates(context).filter(
+    (template) => template.applies(context) && !leftOut.includes(template.id),
+  );
   const ids = new Set(templates.map((template) => template.id));
   const half = templates.map((template) => stateOf(template, context, byKey, exceptions));
   const finished = new Set(half.filter(isFinished).map((step) => step.id));

@@ -110,6 +110,7 @@ const context = (readings: Reading[] = []): BuildContext => ({
   peakReason: 'fit',
   oldBow: {},
   like: null,
+  leftOut: [],
   curve: null,
   predictedSpeed: null,
   schools: USUAL_SCHOOLS,

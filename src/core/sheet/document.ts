@@ -92,7 +92,8 @@ function withoutChanges(
       letOff: bow.letOff,
       maxTurns: bow.maxTurns,
       overruled: job.bowReason || null,
-      condition: bowHeld?.condition ?? 'new',
+      condition: conditionOf(snapshot),
+      ...(job.elsewhere ? { brought: true as const } : {}),
       serial: bowHeld?.serial ?? serialRead(derived),
     },
     fit: fitPart(snapshot, derived),
@@ -137,6 +138,10 @@ function withoutChanges(
     growth: growthPart(snapshot, derived, stamp.madeDay),
   };
 }
+
+/** A bow that was brought along is held like a used one; how it came is told by the job. */
+const conditionOf = ({ job, bowHeld }: JobSnapshot) =>
+  job.elsewhere?.came === 'box' ? 'new' : (bowHeld?.condition ?? 'new');
 
 /** As it was read off the bow, where the shop does not hold it as a single one. */
 const serialRead = ({ history }: JobDerived) => {

@@ -2,7 +2,7 @@ export * from './document';
 export * from './sheet-document';
 export * from './settings-part';
 export * from './changes';
-export { block, cell, type SheetBlock } from './blocks';
+export { block, cell, listBlock, type SheetBlock } from './blocks';
 export type { SheetLine } from './page-one';
 export { comeBackLine } from './archer-blocks';
 export * from './pages';

@@ -151,6 +151,8 @@ export interface SheetDocument {
     /** What of the fit it does not cover and why it was taken all the same; null where it covers it. */
     readonly overruled: string | null;
     readonly condition: BowCondition;
+    /** The archer brought it along: it was not bought here. */
+    readonly brought?: true;
     readonly serial: string | null;
   } | null;
   readonly fit: {
@@ -279,10 +281,18 @@ export function bowLine({
   hand,
   camSystem,
   condition,
+  brought,
   serial,
 }: NonNullable<SheetDocument['bow']>): string {
   const kind = { new: null, used: 'used', loan: 'on loan' }[condition];
-  return [name, `${hand} hand`, camSystem, kind, serial === null ? null : `no. ${serial}`]
+  return [
+    name,
+    `${hand} hand`,
+    camSystem,
+    kind,
+    brought ? 'brought along' : null,
+    serial === null ? null : `no. ${serial}`,
+  ]
     .filter((part) => part !== null)
     .join(', ');
 }

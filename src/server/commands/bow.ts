@@ -36,7 +36,9 @@ export const BOW = ofStage('bow', {
     if (before && bow?.id !== before.bowId)
       askOfOrder({ ...before, label: bowName(snapshot.bow!) }, ordered);
     // Another one of the same making keeps what was decided for it.
-    const fields = bow && bow.id === snapshot.job.bowId ? {} : freshGoals(bow, reason, snapshot);
+    const { bowId: standing, elsewhere } = snapshot.job;
+    const fields =
+      bow && bow.id === standing && !elsewhere ? {} : freshGoals(bow, reason, snapshot);
     updateJob(db, { ...jobById(db, snapshot.job.id)!, ...fields });
     putHeldBow(db, snapshot.job.id, null);
     if (before) giveBowUp(work, before, ordered);
@@ -75,6 +77,7 @@ function freshGoals(bow: BowRecord | null, reason: string, snapshot: JobSnapshot
     moduleReason: '',
     peakTargetN: null,
     peakReason: '',
+    elsewhere: null,
   };
 }
 
@@ -154,7 +157,11 @@ export const heldOfBow = (row: StoredBow): Held => {
 };
 
 /** What a job held and holds no more: on the shelf again, or on its way there. */
-function giveBowUp({ db, snapshot }: Work, row: StoredBow, fate: OrderFate | undefined): void {
+export function giveBowUp(
+  { db, snapshot }: Work,
+  row: StoredBow,
+  fate: OrderFate | undefined,
+): void {
   giveUp(bowShelf(db, snapshot), heldOfBow(row), fate === 'calledOff');
   if (row.handedOver) setLeftWith(db, row.serial, null);
 }

@@ -100,6 +100,7 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       visit: null,
       comeBackDay: null,
       like: null,
+      elsewhere: null,
       place: 'meet',
       createdAt: at,
       deliveredAt: null,

@@ -28,7 +28,8 @@ export function leaveTheShop(snapshot: JobSnapshot, derived: JobDerived, db: Db)
   const bow = heldBow(db, jobId);
   if (!bow || bow.handedOver || isStillToCome(bow, snapshot.today)) return;
   takeOff(bowShelf(db, snapshot), heldOfBow(bow));
-  const serial = bow.serial ?? readSerial(derived, bow.bowId, db);
+  // A bow that was brought along is none of the shop's single ones.
+  const serial = bow.serial ?? (snapshot.job.elsewhere ? null : readSerial(derived, bow.bowId, db));
   putHeldBow(db, jobId, { ...bow, serial, handedOver: true });
   setLeftWith(db, serial, jobId);
 }

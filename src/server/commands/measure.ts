@@ -10,6 +10,7 @@ import {
   type SetupKey,
 } from '@/core/setup';
 import { readingBySeq } from '@/data/records';
+import { jobsOfSerial } from '@/data/register';
 import { appendRows, retractionOf, toRows, type PlainRow } from '../take-readings';
 import type { Stage } from '@/core/setup';
 import { ofStage, cannot, type Handlers, type Work } from './types';
@@ -22,6 +23,7 @@ export const MEASURE = ofStage('', {
   takeReadings({ readings, instead = [] }, work) {
     const { db, snapshot } = work;
     const rows = readings.flatMap((entry, i) => toRows(entry, i, snapshot));
+    rows.forEach((row, i) => refuseTwice(row, i, work));
     const wrong = instead.map((seq, i) => wrongBefore(seq, i, rows, work));
     const stamp = { jobId: snapshot.job.id, who: work.who, at: work.at };
     const seqs = appendRows(db, [...wrong, ...rows], stamp);
@@ -50,6 +52,18 @@ export const MEASURE = ofStage('', {
     };
   },
 } satisfies Partial<Handlers>);
+
+/** A number is of one bow: a bow of the shop cannot have that of one that left. */
+function refuseTwice({ key, choice }: PlainRow, at: number, { db, snapshot }: Work): void {
+  if (key !== 'serialNumber' || !choice || snapshot.job.elsewhere) return;
+  const other = jobsOfSerial(db, choice).find(({ jobId }) => jobId !== snapshot.job.id);
+  if (other)
+    throw cannot(
+      'serial-twice',
+      `The bow no. ${choice} left the shop with ticket ${other.number}. Read the number once more; a bow that comes back is opened there, one that changed hands is taken in as the archer’s own.`,
+      `/command/readings/${at}/entered`,
+    );
+}
 
 /** A reading said to be wrong by the one that comes now: left out with that as its reason. */
 function wrongBefore(seq: number, at: number, rows: readonly PlainRow[], work: Work): PlainRow {

@@ -8,7 +8,7 @@ import { sheetDocument } from '@/data/sheets';
 import { insertBow, insertItem } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { loadSnapshot } from '../load-snapshot';
-import { twinPdf } from '../pdf/twin-pdf';
+import { twinPdf } from '../pdf/block-pdfs';
 import { problemOf } from '../testing/problem-of';
 import { createJob, runCommand } from '.';
 

@@ -7,6 +7,7 @@ import { AIM } from './aim';
 import { DELIVER } from './deliver';
 import { VISIT } from './visit';
 import { PHOTO } from './photo';
+import { ELSEWHERE } from './elsewhere';
 import { LANE } from './lane';
 import { MODEL } from './model';
 import { STEADY } from './steady';
@@ -28,6 +29,7 @@ import { type TSchema } from '@sinclair/typebox';
 import { nowIso } from '../clock';
 import { Problem, invalid, notFound } from '../problem';
 import { loadSnapshot } from '../load-snapshot';
+import { refuseUnlooked } from './unlooked';
 import { type Done, type Handlers, type Work } from './types';
 
 const HANDLERS: Handlers = {
@@ -41,6 +43,7 @@ const HANDLERS: Handlers = {
   ...VISIT,
   ...MARKS,
   ...BOW,
+  ...ELSEWHERE,
   ...MODEL,
   ...CHOOSE,
   ...ARROWS,
@@ -85,6 +88,7 @@ export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnap
     if (key && hasCommand(on, jobId, key)) return snapshot;
     if (!claimVersion(on, jobId, version)) throw conflict(on, jobId, version, snapshot);
     const at = nowIso();
+    refuseUnlooked(command, snapshot);
     const handler = HANDLERS[command.name] as (c: Command, w: Work) => Done;
     const {
       stage: of = '',

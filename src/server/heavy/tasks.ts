@@ -14,12 +14,18 @@ import { partsFile } from '../part-stock';
 import { recordPictures } from '../photos';
 import { keptPicture } from '../pictures';
 import { deliveryPdf, sheetPdf } from '../pdf/sheet-pdf';
-import { twinPdf } from '../pdf/twin-pdf';
+import { homePdf, twinPdf } from '../pdf/block-pdfs';
 import { loadSnapshot } from '../load-snapshot';
 import { notFound } from '../problem';
 import { loadDelivery, loadSheet } from '../sheets';
 import { registerFile } from '../register';
 import { tapeFile } from '../tape';
+
+function snapshotOf(jobId: string) {
+  const snapshot = loadSnapshot(jobId);
+  if (!snapshot) throw notFound('job');
+  return snapshot;
+}
 
 /**
  * Work that may take longer than others should wait for. What goes in and comes out is plain data; what
@@ -37,11 +43,8 @@ export const TASKS = {
   bowFile: (text: string) => lookAtBows(text),
   plan: (input: CalendarInput) => firstPlan(input),
   closedDays: (text: string, today: string) => closedDaysIn(text, today),
-  twinPdf: (jobId: string, paper: PaperSize) => {
-    const snapshot = loadSnapshot(jobId);
-    if (!snapshot) throw notFound('job');
-    return twinPdf(snapshot, paper);
-  },
+  twinPdf: (jobId: string, paper: PaperSize) => twinPdf(snapshotOf(jobId), paper),
+  homePdf: (jobId: string, paper: PaperSize) => homePdf(snapshotOf(jobId), paper),
   tape: (jobId: string, query: string) => tapeFile(jobId, new URLSearchParams(query)),
   card: (jobId: string, revision: string, wish: CardWish) =>
     cardFile(loadSheet(jobId, revision), wish),

@@ -1,5 +1,14 @@
+import type { ComponentProps } from 'react';
 import { piece } from '../pieces/piece';
+import { NotDrawn } from './NotDrawn';
 import s from './Work.module.css';
 
+const Main = piece('main', s.work);
+
 /** What is being worked on, between the bow map and the margin. */
-export const Work = piece('main', s.work);
+export const Work = ({ children, ...rest }: ComponentProps<typeof Main>) => (
+  <Main {...rest}>
+    <NotDrawn />
+    {children}
+  </Main>
+);

@@ -37,3 +37,4 @@ export { stepWords } from './steps';
 export { deliveredWords } from './delivered';
 export { backupWords } from './backup';
 export { like } from './like';
+export { elsewhere } from './elsewhere';

@@ -117,8 +117,14 @@ export const CABLES = values({
       const percent = Math.round(bow.letOff * 100);
       return {
         si: peak * (1 - bow.letOff),
-        reason: `Peak less the bow’s let-off of ${percent} %`,
-        source: 'bow',
+        ...(bow.untold?.includes('letOff')
+          ? {
+              low: 0,
+              high: peak,
+              reason: `Its let-off is not told: ${percent} % is usual. What is read here tells it`,
+              source: 'shop rule' as const,
+            }
+          : { reason: `Peak less the bow’s let-off of ${percent} %`, source: 'bow' as const }),
       };
     },
     mend: ['look at stops and modules: missing', 'look at stops and modules: too much by'],

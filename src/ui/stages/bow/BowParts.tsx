@@ -1,7 +1,14 @@
 'use client';
 import { moduleLabel } from '@/core/bow';
 import { toQuarterTurns } from '@/core/fit';
-import { limbBoltAdvice, standingTurns, type JobDerived, type JobSnapshot } from '@/core/job';
+import {
+  limbBoltAdvice,
+  LOOKS,
+  lookState,
+  standingTurns,
+  type JobDerived,
+  type JobSnapshot,
+} from '@/core/job';
 import { latest, targetOf } from '@/core/setup';
 import { twinCount, twinRows } from '@/core/twin';
 import { write } from '@/core/units';
@@ -9,9 +16,9 @@ import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Parts } from '../../job/Parts';
 import { useStage } from '../../job/useStage';
-import { bow as w, like as likeWords } from '../../words';
+import { bow as w, elsewhere as ownWords, like as likeWords } from '../../words';
 
-type BowPart = 'choose' | 'drawOff' | 'module' | 'bolts' | 'twists' | 'force' | 'like';
+type BowPart = 'choose' | 'drawOff' | 'module' | 'bolts' | 'twists' | 'force' | 'like' | 'own';
 
 export function BowParts({ current }: { current: BowPart }) {
   const { snapshot, derived } = useJob();
@@ -32,6 +39,12 @@ export function BowParts({ current }: { current: BowPart }) {
     name: likeWords.part,
     href: href('bow', { part: 'like' }),
     value: like ? likeValue(snapshot, derived) : likeWords.none,
+  };
+  const own = {
+    id: 'own',
+    name: ownWords.part,
+    href: href('bow', { part: 'own' }),
+    value: ownValue(snapshot),
   };
   if (!bow)
     return (
@@ -58,7 +71,7 @@ export function BowParts({ current }: { current: BowPart }) {
           href: href('bow', { part: 'choose' }),
           value: bow.model,
         },
-        drawOff,
+        ...(snapshot.job.elsewhere ? [own] : [drawOff]),
         {
           id: 'module',
           name: w.module,
@@ -89,6 +102,16 @@ export function BowParts({ current }: { current: BowPart }) {
       ]}
     />
   );
+}
+
+/** "sound", "3 of 12", "stopped"; of a bow of the shop that it is none. */
+function ownValue({ job }: JobSnapshot): string {
+  const state = lookState(job);
+  if (!state) return ownWords.none;
+  if (state.stops.length > 0) return ownWords.stops;
+  return state.open.length > 0
+    ? ownWords.lookShort(LOOKS.length - state.open.length, LOOKS.length)
+    : ownWords.seen.sound;
 }
 
 /** "9 of 14". */

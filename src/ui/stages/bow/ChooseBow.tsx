@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from '@mui/material/Button';
 import { bowName, CAM_SYSTEMS, type BowOffer } from '@/core/bow';
@@ -13,7 +14,7 @@ import { WithFractions } from '../../fields/Figure';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
-import { bow as w } from '../../words';
+import { bow as w, elsewhere as ownWords } from '../../words';
 import { ReasonPanel } from '../../job/ReasonPanel';
 import { Work } from '../../job/Work';
 import { Rows, Verdict } from '../../pieces/layout';
@@ -28,6 +29,7 @@ const ORDER = { fits: 0, nearly: 1, out: 2 };
 /** The shop's bows, those that cover the fit first, the others with the reason they do not. */
 export function ChooseBow({ offers }: { offers: readonly BowOffer[] }) {
   const { snapshot, derived } = useJob();
+  const { href } = useStage();
   const trials = weightTrials(snapshot.fitReadings, snapshot.archer).length;
   const rows = offers
     .map((offer) => ({ offer, cover: jobBowCover(offer.bow, snapshot, derived) }))
@@ -48,6 +50,11 @@ export function ChooseBow({ offers }: { offers: readonly BowOffer[] }) {
           {w.countFit(fitting, offers.length)}
           {unknown && `. ${w.missingFit}`}
         </Verdict>
+        <p>
+          <Link href={href('bow', { part: 'own' })} prefetch={false}>
+            {ownWords.bring}
+          </Link>
+        </p>
         <Rows className={css.bowRows}>
           {rows.map((row) => (
             <BowRow key={`${row.offer.bow.id} ${row.offer.piece?.serial ?? ''}`} {...row} />

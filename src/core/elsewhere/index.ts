@@ -1,0 +1,2 @@
+export * from './bow-told';
+export * from './at-home';

@@ -1,0 +1,75 @@
+'use client';
+import { untoldLines } from '@/core/elsewhere';
+import { lookState, notDrawn } from '@/core/job';
+import Link from 'next/link';
+import { useJob } from '../../job/JobProvider';
+import { Margin } from '../../job/Margin';
+import { Work } from '../../job/Work';
+import { Block, Rows } from '../../pieces/layout';
+import { Note } from '../../pieces/texts';
+import { bow as bowWords, elsewhere as w } from '../../words';
+import { BowParts } from './BowParts';
+import { BoxKit } from './BoxKit';
+import { BringBow } from './BringBow';
+import { GuidedLook } from './GuidedLook';
+import { Service } from './Service';
+import type { BowOffer } from '@/core/bow';
+
+/** A bow that was not bought here: taken in, looked over, its kit, and what of the work is wanted. */
+export function TheirOwn({ offers }: { offers: readonly BowOffer[] }) {
+  const { snapshot } = useJob();
+  const { bow, job, sameSerial } = snapshot;
+  const brought = bow !== null && job.elsewhere !== null;
+  const untold = brought ? untoldLines(bow) : [];
+  const why = notDrawn(job);
+  return (
+    <>
+      <Work>
+        <BowParts current="own" />
+        {!brought && <BringBow offers={offers} />}
+        {brought && (
+          <>
+            {why ? (
+              <Note kind={lookState(job)!.stops.length > 0 ? 'stop' : 'care'} role="status">
+                {why.message}
+              </Note>
+            ) : (
+              <Note kind="good" role="status">
+                {w.mayBeDrawn}
+              </Note>
+            )}
+            {sameSerial.length > 0 && (
+              <Note kind="again">
+                <b>{w.serial}</b>
+                <br />
+                {w.serialText}{' '}
+                {sameSerial.map(({ jobId, number }) => (
+                  <Link key={jobId} href={`/jobs/${jobId}/handover`} prefetch={false}>
+                    {w.ticket(number)}
+                  </Link>
+                ))}
+              </Note>
+            )}
+            <GuidedLook />
+            {untold.length > 0 && (
+              <Block>
+                <h3>{w.untold}</h3>
+                <Rows data-part="untold">
+                  {untold.map((line) => (
+                    <li key={line}>{line}</li>
+                  ))}
+                </Rows>
+              </Block>
+            )}
+            <BoxKit />
+            <Service />
+          </>
+        )}
+      </Work>
+      <Margin
+        because={[w.because.factory, w.because.dryFire, w.because.unknown]}
+        watch={[{ id: 'manual', text: bowWords.watch.manual }]}
+      />
+    </>
+  );
+}
