@@ -196,3 +196,74 @@ test('another limb opens a visit with just what rests on it', async () => {
   await visit(page, `${shop.url}/delivered`);
   await reads(page, 'in the shop', '[data-part="delivered"]');
 });
+
+test('a box bow with a cracked limb is stopped; a sound one is looked over and set up', async () => {
+  const made = await shop.send('/api/v1/jobs', {
+    who: 'T. Okoro',
+    archer: { name: 'Nele Brandis' },
+    job: {},
+  });
+  const { id } = (made.body as { job: { id: string } }).job;
+  const page = await shop.page();
+  await visit(page, `${shop.url}/jobs/${id}/bow`);
+  await click(page, 'aria/They bring their own bow');
+  const fields = {
+    maker: 'Nordvik',
+    model: 'Strandläufer',
+    heaviest: '60',
+    shortest: '26',
+    longest: '30',
+    brace: '6 1/2',
+    axles: '32',
+    mass: '1900',
+  };
+  await reads(page, 'Written down');
+  for (const [field, text] of Object.entries(fields)) await page.type(`#told-${field}`, text);
+  await click(page, 'aria/Take it in as written[role="button"]');
+  await reads(page, '12 places are still to be looked at');
+  await reads(page, 'it is weighed, not turned');
+  await click(page, 'aria/Not sound[role="button"]');
+  await page.type('#look-limbs', 'crack at the upper tip');
+  await click(page, 'aria/Note it[role="button"]');
+  await reads(page, 'limbs not sound (crack at the upper tip)');
+
+  // The whole job is told so, and nothing drawn is taken.
+  await visit(page, `${shop.url}/jobs/${id}/lane?part=paper`);
+  await reads(page, 'Nobody draws it: limbs not sound', '[data-part="not-drawn"]');
+  const peak = { name: 'takeReadings', readings: [{ key: 'peakWeight', entered: '55' }] };
+  expect((await shop.command(id, peak)).status).toBe(422);
+
+  // Its limbs were replaced: looked at again, then every other place, by taps.
+  await visit(page, `${shop.url}/jobs/${id}/bow?part=own`);
+  await click(page, 'aria/Look again: Limbs');
+  for (let i = 0; i < 12; i++) {
+    const place = await page.$eval('[data-place]', (node) => (node as HTMLElement).dataset.place);
+    await click(page, `[data-place="${place}"] button[value="sound"]`);
+    await page.waitForFunction(
+      (was) => document.querySelector('[data-place]')?.getAttribute('data-place') !== was,
+      {},
+      place,
+    );
+  }
+  await reads(page, 'Looked over and sound');
+  await click(page, 'aria/Rest[role="button"]');
+  await click(page, 'aria/Sight[role="button"]');
+  await reads(page, 'Missing to shoot it: peep, loop, arrows, release.');
+  await click(page, '#service-twists');
+  await click(page, '#service-sight');
+  await click(page, 'aria/Page for home');
+  await reads(page, 'To do at home');
+  await reads(page, 'Mount the sight');
+  await reads(page, 'Wants a press');
+  expect((await fetch(`${shop.url}/api/v1/jobs/${id}/at-home`)).headers.get('content-type')).toBe(
+    'application/pdf',
+  );
+  // It is set up like any other, and weighed rather than turned.
+  await done(id, { name: 'takeReadings', readings: [{ key: 'moduleBottom', entered: '28' }] });
+  await done(id, peak);
+  await visit(page, `${shop.url}/jobs/${id}/bow?part=bolts`);
+  expect(await pageText(page)).toContain('55');
+  const { bowHeld, job } = await shop.snapshot(id);
+  expect([bowHeld!.priceCents, job.elsewhere!.leftOut]).toEqual([0, ['twists', 'sight']]);
+  expect((await shop.get<{ name: string }[]>('/api/v1/find?q=Strandl')).length).toBe(1);
+});

@@ -47,11 +47,11 @@ const PLACES: Readonly<Record<LookId, (bad: boolean) => ReactNode>> = {
   riser: (bad) => (
     <>
       <path
-        d="M50 6C44 24 64 34 60 48C56 62 44 66 50 88M70 6C68 24 82 36 78 50C74 64 66 70 70 88"
+        d="M40 6H66C62 20 62 26 70 32C80 38 80 46 72 52C64 58 62 68 66 88H40C44 70 42 62 48 54C54 48 54 42 48 36C40 28 44 18 40 6ZM50 12h8l2 10h-8zM50 82h8l1 -12h-7z"
         {...line}
       />
-      <circle cx={69} cy={44} r={3.4} {...soft} />
-      {bad && <path d="M60 48l7 3 -2 5 8 3M52 74l8 -2 -1 5" {...wrong} />}
+      <circle cx={62} cy={42} r={3.2} {...soft} />
+      {bad && <path d="M72 52l-9 -3 1 6 -9 2M43 22l8 1 -2 6" {...wrong} />}
     </>
   ),
   cams: (bad) => (
@@ -142,7 +142,7 @@ const PLACES: Readonly<Record<LookId, (bad: boolean) => ReactNode>> = {
 export const LookDrawing = ({ of, bad, name }: { of: LookId; bad: boolean; name: string }) => (
   <svg
     className={css.look}
-    viewBox="0 0 124 94"
+    viewBox="0 0 130 94"
     role="img"
     aria-label={`${name}: ${bad ? w.seen.unsound : w.seen.sound}`}
   >

@@ -60,9 +60,8 @@ export const elsewhere = {
   quiverMount: { riser: 'quiver on the riser', sight: 'quiver on the sight' },
   takeTold: 'Take it in as written',
   look: 'Looked over',
-  lookCount: (done: number, all: number) => `${done} of ${all} looked at`,
-  lookLead:
-    'Nobody draws it yet. Good light, a fingernail and cotton wool; every place as drawn, then the next.',
+  lookCount: (done: number, all: number) => `${done} of ${all} places`,
+  lookLead: 'Good light, a fingernail and cotton wool; every place as drawn, then the next.',
   soundIs: 'Sound',
   unsoundIs: 'Not sound',
   seen: { sound: 'sound', unsound: 'not sound', unseen: 'not to be seen' },

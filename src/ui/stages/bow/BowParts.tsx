@@ -52,6 +52,7 @@ export function BowParts({ current }: { current: BowPart }) {
         current={current}
         parts={[
           { id: 'choose', name: w.choose, href: href('bow'), value: w.none },
+          own,
           drawOff,
           likeAnother,
         ]}

@@ -29,7 +29,9 @@ export function BringBow({ offers }: { offers: readonly BowOffer[] }) {
   return (
     <>
       <Text soft>{w.bringLead}</Text>
-      <Choice label={w.came} value={came} options={CAME_AS} onChange={setCame} />
+      <div className={css.came}>
+        <Choice label={w.came} value={came} options={CAME_AS} onChange={setCame} />
+      </div>
       <Block>
         <h3>{w.listed}</h3>
         <div className={css.listed}>

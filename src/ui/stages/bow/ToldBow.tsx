@@ -69,6 +69,7 @@ export function ToldBow({ came }: { came: CameAs }) {
       <h3>{w.told}</h3>
       <Text soft>{w.toldLead}</Text>
       <form
+        className={css.form}
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
