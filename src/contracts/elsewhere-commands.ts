@@ -51,6 +51,8 @@ export const ELSEWHERE_COMMANDS = [
       Told,
     ]),
   }),
+  /** What was told of it is corrected, or told at last: the look and the readings stay. */
+  command('retellBow', { bow: Told }),
   command('noteLook', {
     place: OneOf(...LOOKS.map(({ id }) => id)),
     seen: OneOf('sound', 'unsound', 'unseen'),

@@ -8,7 +8,17 @@ import type {
   Untold,
 } from '../bow';
 import { refused, type Refused } from '../outcome';
-import { gram, mm, mps, MM_PER_INCH, N_PER_POUND, newton, turns } from '../units';
+import {
+  gram,
+  mm,
+  mps,
+  MM_PER_INCH,
+  N_PER_POUND,
+  newton,
+  turns,
+  write,
+  type ShopUnits,
+} from '../units';
 
 /** What is told of a bow that stands in no list; null is “cannot be told”. SI. */
 export interface BowTold {
@@ -139,6 +149,42 @@ function stepsOf(
       'longestMm',
     );
   return Array.from({ length: count }, (_, i) => shortest + i * step);
+}
+
+/** The same as it is typed into its form again; what could not be told is empty. */
+export function typedOf(bow: BowRecord, units: ShopUnits) {
+  const untold = bow.untold ?? [];
+  const [shortest, next] = bow.modules;
+  const longest = bow.modules.at(-1);
+  const gap = shortest && next ? next.drawLengthMm - shortest.drawLengthMm : 0;
+  const length = (si: number) => write(si, 'length', units, { denominator: 32 });
+  const force = (si: number) => write(si, 'force', units);
+  return {
+    maker: bow.maker,
+    model: bow.model,
+    hand: bow.hand,
+    camSystem: bow.camSystem,
+    shortest: shortest ? length(shortest.drawLengthMm) : '',
+    longest: longest ? length(longest.drawLengthMm) : '',
+    step:
+      gap > 0 && gap < 10
+        ? ('quarter' as const)
+        : gap > 20
+          ? ('whole' as const)
+          : ('half' as const),
+    bothCams: bow.moduleCams.length > 1,
+    heaviest: force(bow.maxPeakN),
+    lightest: untold.includes('lightest') ? '' : force(bow.minPeakN),
+    maxTurns: bow.maxTurns === null ? '' : String(bow.maxTurns),
+    letOff: untold.includes('letOff') ? '' : String(Math.round(bow.letOff * 1000) / 10),
+    brace: length(bow.braceHeightMm),
+    axles: length(bow.axleToAxleMm),
+    mass: `${Math.round(bow.massG)} g`,
+    ratedSpeed: untold.includes('rating') ? '' : write(bow.ratedSpeedMps, 'speed', units),
+    restMounts: [...bow.restMounts],
+    sightMounts: [...bow.sightMounts],
+    quiverMounts: [...bow.quiverMounts],
+  };
 }
 
 const UNTOLD_WORDS: Readonly<Record<Untold, string>> = {

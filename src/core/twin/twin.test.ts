@@ -73,6 +73,32 @@ describe('a model', () => {
     );
     expect(read({ ...sheet, settings })).toMatchObject({ ok: false, reason: 'out-of-range' });
   });
+  test.each<[string, (document: SheetDocument) => object]>([
+    [
+      'ten thousand marks',
+      (one) => ({ marks: { ...one.marks!, rows: Array(10_000).fill(one.marks!.rows[0]) } }),
+    ],
+    ['a mark at 5,000 m', (one) => ({ marks: { ...one.marks!, firstM: 5000 } })],
+    [
+      'an arrow that stands still',
+      (one) => ({ marks: { ...one.marks!, flight: { ...one.marks!.flight!, speedMps: 0 } } }),
+    ],
+    [
+      'a setting twice',
+      (one) => ({ settings: [...one.settings, one.settings.find(({ key }) => key === 'loop')!] }),
+    ],
+    ['a thousand parts', (one) => ({ parts: Array(1000).fill(one.parts[0]) })],
+    ['a let-off of 500 %', (one) => ({ bow: { ...one.bow!, letOff: 5 } })],
+    ['a bow of three metres', (one) => ({ bow: { ...one.bow!, axleToAxleMm: 3000 } })],
+    ['a label of a megabyte', (one) => ({ parts: [{ ...one.parts[0]!, label: 'x'.repeat(1e6) }] })],
+  ])('%s is refused before anything is drawn of it', (_, change) => {
+    const strange = { ...sheet, ...change(sheet) } as SheetDocument;
+    const given = { source: 'file', title: 'a file', sheet: null } as const;
+    expect(modelOfSheet(strange, given, units)).toMatchObject({
+      ok: false,
+      reason: 'out-of-range',
+    });
+  });
   test('what was stale on the sheet is not taken over', () => {
     const settings = sheet.settings.map((one) =>
       one.key === 'peepHeight' ? { ...one, stale: 'the string was twisted' } : one,

@@ -1,5 +1,6 @@
 import { HANDOVER_CAUTIONS, LOOKS, type JobSnapshot } from '@/core/job';
-import { homePage } from '@/core/elsewhere';
+import { OWN_BOW_ID } from '@/core/bow';
+import { homePage, typedOf } from '@/core/elsewhere';
 import { jobTotal } from '@/core/quote';
 import { derive } from '@/core/job';
 import type { SheetDocument } from '@/core/sheet';
@@ -95,6 +96,35 @@ describe('a bow from elsewhere', () => {
       `/command/bow/${field}`,
     ]);
     expect(now().bow).toBeNull();
+  });
+
+  test('the limit of turns is told at last: look and readings stay; taken back it is as before', () => {
+    bring(TOLD);
+    look('limbs');
+    const told = { ...TOLD, maxTurns: '6', letOff: '80 %' };
+    expect(send({ name: 'retellBow', bow: told })).toMatchObject({
+      bow: { maxTurns: 6, untold: ['rating', 'lightest'] },
+      job: { elsewhere: { look: { limbs: { seen: 'sound' } } } },
+    });
+    expect(send({ name: 'undo' }).bow!.maxTurns).toBeNull();
+    expect(send({ name: 'redo' }).bow!.maxTurns).toBe(6);
+    const typed = { kind: 'told', ...typedOf(now().bow!, now().shop.units) };
+    const again = send({ name: 'retellBow', bow: typed });
+    expect(again.bow).toEqual({ ...now().bow, priceCents: 0 });
+    expect(again.bow).toMatchObject({ maxTurns: 6, letOff: 0.8 });
+    expect(again.bow!.modules.map(({ drawLengthMm }) => drawLengthMm)).toEqual(
+      Array.from({ length: 9 }, (_, i) => expect.closeTo(660.4 + 12.7 * i, 6)),
+    );
+    // A bow of the shop's list is not retold here.
+    bring();
+    expect(problemOf(() => send({ name: 'retellBow', bow: TOLD })).reason).toBe('not-brought');
+  });
+
+  test('drawn beside others it is drawn: not before it was looked over', () => {
+    bring();
+    insertBow(db, aBow({ id: 'other-33-r', model: 'Other 33' }));
+    const off = { name: 'startDrawOff', bowIds: [OWN_BOW_ID, 'other-33-r'] };
+    expect(problemOf(() => send(off)).reason).toBe('not-looked-over');
   });
 
   test('of the other hand it is refused', () => {

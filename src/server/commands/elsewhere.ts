@@ -6,7 +6,7 @@ import { ALWAYS_DONE, derive, jobBowCover, lookName, type Elsewhere, type Job } 
 import { NOT_HELD } from '@/core/kit';
 import { MM_PER_INCH, N_PER_POUND, read, type QuantityName } from '@/core/units';
 import { heldBow, jobById, putHeldBow, updateJob } from '@/data/jobs';
-import { bowById, insertBow } from '@/data/stock';
+import { bowById, insertBow, updateBow } from '@/data/stock';
 import { giveBowUp } from './bow';
 import {
   cannot,
@@ -74,6 +74,24 @@ export const ELSEWHERE = ofStage('bow', {
     };
   },
 
+  retellBow({ bow: told }, work) {
+    const { db, snapshot } = work;
+    const before = snapshot.bow && bowById(db, snapshot.bow.id);
+    if (!before?.brought || !snapshot.job.elsewhere) throw notBrought();
+    const bow = record(told, work, before.id);
+    if (bow.hand !== before.hand)
+      throw cannot(
+        'wrong-hand',
+        'Another hand is another bow: take this one back and write that one down.',
+        '/command/bow/hand',
+      );
+    updateBow(db, bow);
+    return {
+      summary: `What is told of ${bowName(bow)} was corrected`,
+      inverse: { do: 'bowTold', bow: before },
+    };
+  },
+
   noteLook({ place, seen, words }, { db, snapshot, who, at }) {
     const { elsewhere } = snapshot.job;
     if (!elsewhere) throw notBrought();
@@ -132,7 +150,11 @@ const LIMITS = {
 const NEEDED: readonly string[] = ['heaviest', 'brace', 'axles', 'mass'];
 
 /** The record of what was told, every number as typed; refused at the field that is wrong or missing. */
-function record(told: Told, { snapshot }: Work): BowRecord {
+function record(
+  told: Told,
+  { snapshot }: Work,
+  id = `brought-${randomUUID().slice(0, 13)}`,
+): BowRecord {
   const { units } = snapshot.shop;
   const wrong = (field: string, detail: string) =>
     cannot('not-told', detail, `/command/bow/${field}`);
@@ -167,7 +189,7 @@ function record(told: Told, { snapshot }: Work): BowRecord {
       massG: number('mass')!,
       ratedSpeedMps: number('ratedSpeed'),
     } satisfies BowTold,
-    `brought-${randomUUID().slice(0, 13)}`,
+    id,
   );
   if ('ok' in answer) throw cannot(answer.reason, answer.message, `/command/bow/${answer.field}`);
   return answer;

@@ -1,4 +1,5 @@
 import type { Command } from '@/contracts/commands';
+import type { BowRecord } from '@/core/bow';
 import type { Archer, Job, JobSnapshot } from '@/core/job';
 import type { Stage } from '@/core/setup';
 import type { Db } from '@/data/db';
@@ -22,6 +23,7 @@ export type Inverse =
   | { readonly do: 'dropCurve'; readonly curveId: number; readonly back?: true }
   | { readonly do: 'dropAim'; readonly id: number; readonly back?: true }
   | { readonly do: 'paid'; readonly payment: number; readonly stands: boolean }
+  | { readonly do: 'bowTold'; readonly bow: BowRecord }
   | { readonly do: 'shots'; readonly shots: number; readonly comeBackDay: string | null }
   | { readonly do: 'photoKept'; readonly photo: number; readonly kept: boolean }
   | {

@@ -5,6 +5,7 @@ import { describePhoto, keepPhoto, photoById } from '@/data/photos';
 import { dropCurve } from '@/data/curves';
 import { archerById, heldBow, jobById, updateArcher, updateJob } from '@/data/jobs';
 import { leftBow, setShots } from '@/data/register';
+import { bowById, updateBow } from '@/data/stock';
 import { acknowledge, unacknowledge, withdrawException } from '@/data/records';
 import {
   eventById,
@@ -77,6 +78,7 @@ function writes(inverse: Inverse): string[] {
   if (inverse.do === 'photoSaid' || inverse.do === 'photoKept') return [`photo ${inverse.photo}`];
   if (inverse.do === 'paid') return [`payment ${inverse.payment}`];
   if (inverse.do === 'shots') return ['shots'];
+  if (inverse.do === 'bowTold') return [`told ${inverse.bow.id}`];
   if (inverse.do !== 'restore') return [];
   const parts = [...(inverse.part ? [inverse.part] : []), ...(inverse.parts ?? [])];
   return [
@@ -141,6 +143,11 @@ function takeBack(inverse: Inverse, work: Work): Inverse {
     case 'paid':
       dropPayment(db, inverse.payment, !inverse.stands);
       return { ...inverse, stands: !inverse.stands };
+    case 'bowTold': {
+      const bow = bowById(db, inverse.bow.id)!;
+      updateBow(db, inverse.bow);
+      return { do: 'bowTold', bow };
+    }
     case 'shots': {
       const { comeBackDay } = jobById(db, jobId)!;
       const shots = leftBow(db, jobId)!.shotsSince;

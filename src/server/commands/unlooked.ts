@@ -1,4 +1,5 @@
 import type { Command } from '@/contracts/commands';
+import { OWN_BOW_ID } from '@/core/bow';
 import { notDrawn, READ_AT_REST, type JobSnapshot } from '@/core/job';
 import { isPartKey, isSetupKey } from '@/core/setup';
 import { AIM } from './aim';
@@ -28,5 +29,7 @@ export function refuseUnlooked(command: Command, { job }: JobSnapshot): void {
       : command.name === 'confirmReadings'
         ? command.keys
         : [];
-  if (DRAWN.has(command.name) || keys.some(isWork)) throw cannot(why.reason, why.message);
+  const drawsOwn = command.name === 'startDrawOff' && command.bowIds.includes(OWN_BOW_ID);
+  if (DRAWN.has(command.name) || drawsOwn || keys.some(isWork))
+    throw cannot(why.reason, why.message);
 }

@@ -1,18 +1,21 @@
 'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
 import { untoldLines } from '@/core/elsewhere';
 import { lookState, notDrawn } from '@/core/job';
 import Link from 'next/link';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { Work } from '../../job/Work';
-import { Block, Rows } from '../../pieces/layout';
-import { Note } from '../../pieces/texts';
+import { Actions, Block, Rows } from '../../pieces/layout';
+import { FieldError, Note } from '../../pieces/texts';
 import { bow as bowWords, elsewhere as w } from '../../words';
 import { BowParts } from './BowParts';
 import { BoxKit } from './BoxKit';
 import { BringBow } from './BringBow';
 import { GuidedLook } from './GuidedLook';
 import { Service } from './Service';
+import { ToldBow } from './ToldBow';
 import type { BowOffer } from '@/core/bow';
 
 /** A bow that was not bought here: taken in, looked over, its kit, and what of the work is wanted. */
@@ -61,6 +64,7 @@ export function TheirOwn({ offers }: { offers: readonly BowOffer[] }) {
                 </Rows>
               </Block>
             )}
+            <Told />
             <BoxKit />
             <Service />
           </>
@@ -70,6 +74,32 @@ export function TheirOwn({ offers }: { offers: readonly BowOffer[] }) {
         because={[w.because.factory, w.because.dryFire, w.because.unknown]}
         watch={[{ id: 'manual', text: bowWords.watch.manual }]}
       />
+    </>
+  );
+}
+
+/** What was told is corrected, the limit of turns told at last; or the bow goes as it came. */
+function Told() {
+  const { snapshot, send, sending } = useJob();
+  const [open, setOpen] = useState(false);
+  const [trouble, setTrouble] = useState('');
+  const { bow, job } = snapshot;
+  const takeBack = async () =>
+    setTrouble((await send({ name: 'chooseBow', bowId: null }))?.message ?? '');
+  return (
+    <>
+      <Actions>
+        {bow!.brought && !open && (
+          <Button variant="outlined" onClick={() => setOpen(true)}>
+            {w.retell}
+          </Button>
+        )}
+        <Button variant="text" disabled={sending} onClick={() => void takeBack()}>
+          {w.takeBack}
+        </Button>
+        <FieldError role={trouble ? 'alert' : undefined}>{trouble}</FieldError>
+      </Actions>
+      {open && <ToldBow came={job.elsewhere!.came} bow={bow} onDone={() => setOpen(false)} />}
     </>
   );
 }

@@ -3,6 +3,8 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import type { Command } from '@/contracts/commands';
+import type { BowRecord } from '@/core/bow';
+import { typedOf } from '@/core/elsewhere';
 import type { CameAs } from '@/core/job';
 import { Choice } from '../../fields/Choice';
 import { TextField } from '../../fields/TextField';
@@ -45,9 +47,21 @@ const BEGIN = (hand: Told['hand']): Told => ({
 });
 
 /** A bow that stands in no list, as it is told and measured; what cannot be told stays empty. */
-export function ToldBow({ came }: { came: CameAs }) {
+export function ToldBow({
+  came,
+  bow = null,
+  onDone,
+}: {
+  came: CameAs;
+  /** One that was told before, to be corrected. */
+  bow?: BowRecord | null;
+  onDone?: () => void;
+}) {
   const { snapshot, send, sending } = useJob();
-  const kept = useKept<Told>(`${snapshot.job.id}.brought`, () => BEGIN(snapshot.archer.hand));
+  const { archer, shop } = snapshot;
+  const kept = useKept<Told>(`${snapshot.job.id}.${bow?.id ?? 'brought'}`, () =>
+    bow ? { kind: 'told', ...typedOf(bow, shop.units) } : BEGIN(archer.hand),
+  );
   const [trouble, setTrouble] = useState<{ field: string; message: string } | null>(null);
   const told = kept.value;
   const set = (change: Partial<Told>) => {
@@ -55,8 +69,13 @@ export function ToldBow({ came }: { came: CameAs }) {
     kept.set((now) => ({ ...now, ...change }));
   };
   const take = async () => {
-    const refused = await send({ name: 'bringBow', came, bow: told });
-    if (!refused) return kept.forget();
+    const refused = await send(
+      bow ? { name: 'retellBow', bow: told } : { name: 'bringBow', came, bow: told },
+    );
+    if (!refused) {
+      kept.forget();
+      return onDone?.();
+    }
     setTrouble({
       field: refused.pointer.split('/').at(-1) ?? '',
       message: refused.message,
@@ -66,7 +85,7 @@ export function ToldBow({ came }: { came: CameAs }) {
   const known = trouble !== null && FIELDS.includes(trouble.field as Field);
   return (
     <Block>
-      <h3>{w.told}</h3>
+      <h3>{bow ? w.retell : w.told}</h3>
       <Text soft>{w.toldLead}</Text>
       <form
         className={css.form}
@@ -143,7 +162,7 @@ export function ToldBow({ came }: { came: CameAs }) {
         </div>
         <Actions>
           <Button type="submit" variant="contained" disabled={lacks || sending}>
-            {w.takeTold}
+            {bow ? w.correct : w.takeTold}
           </Button>
           <FieldError role={trouble ? 'alert' : undefined}>
             {trouble && !known ? trouble.message : ''}
