@@ -52,40 +52,63 @@ const KEPT = `left_bow.job_id AS jobId, left_bow.serial, first_left_at AS firstL
 /** Handed over, or handed over once and back for a visit; not where the first handover was taken back. */
 const LEFT = `(job.delivered_at IS NOT NULL OR job.visit_json <> 'null')`;
 
-const FROM = `FROM left_bow JOIN job ON job.id = left_bow.job_id
-  LEFT JOIN archer ON archer.id = job.archer_id
-  LEFT JOIN bow ON bow.id = job.bow_id LEFT JOIN job_bow ON job_bow.job_id = job.id`;
+/** What is looked for first: its rows alone, so that nothing else is read of those passed over. */
+const FOUND = 'FROM left_bow CROSS JOIN job ON job.id = left_bow.job_id';
+const BY_JOB = 'FROM job CROSS JOIN left_bow ON left_bow.job_id = job.id';
 
-const WHERE: Readonly<Record<RegisterWish['of'], string>> = {
-  all: LEFT,
-  due: 'job.come_back_day <= @day AND job.delivered_at IS NOT NULL',
-  part: `${LEFT} AND job.id IN (SELECT job_id FROM part_on_bow WHERE item_id = @itemId)`,
-  bow: `${LEFT} AND job.bow_id = @bowId`,
-  jobs: `${LEFT} AND job.id IN (SELECT value FROM json_each(@jobIds))`,
-};
+const NEWEST = 'left_at DESC, left_bow.rowid DESC';
 
-const ORDER: Readonly<Record<RegisterWish['of'], string>> = {
-  all: 'left_at DESC, number DESC',
-  due: 'job.come_back_day, number',
-  part: 'left_at DESC, number DESC',
-  bow: 'left_at DESC, number DESC',
-  jobs: 'left_at DESC, number DESC',
+const WISHES: Readonly<
+  Record<
+    RegisterWish['of'],
+    { readonly from: string; readonly where: string; readonly order: string }
+  >
+> = {
+  all: { from: FOUND, where: LEFT, order: NEWEST },
+  due: {
+    from: BY_JOB,
+    where: 'job.come_back_day <= @day AND job.delivered_at IS NOT NULL',
+    order: 'job.come_back_day, job.number',
+  },
+  part: {
+    from: BY_JOB,
+    where: `${LEFT} AND job.id IN (SELECT job_id FROM part_on_bow WHERE item_id = @itemId)`,
+    order: NEWEST,
+  },
+  bow: { from: BY_JOB, where: `${LEFT} AND job.bow_id = @bowId`, order: NEWEST },
+  jobs: {
+    from: BY_JOB,
+    where: `${LEFT} AND job.id IN (SELECT value FROM json_each(@jobIds))`,
+    order: NEWEST,
+  },
 };
 
 const bound = (wish: RegisterWish) =>
   wish.of === 'jobs' ? { ...wish, jobIds: JSON.stringify(wish.jobIds) } : wish;
 
-export const registerCount = (db: Db, wish: RegisterWish): number =>
-  db.prepare(`SELECT count(*) ${FROM} WHERE ${WHERE[wish.of]}`).pluck().get(bound(wish)) as number;
+export function registerCount(db: Db, wish: RegisterWish): number {
+  // Of the whole register by two indices: it is asked for with every page of it.
+  const sql =
+    wish.of === 'all'
+      ? `SELECT (SELECT count(*) FROM job WHERE delivered_at IS NOT NULL)
+           + (SELECT count(*) FROM job WHERE delivered_at IS NULL AND visit_json <> 'null')`
+      : `SELECT count(*) ${WISHES[wish.of].from} WHERE ${WISHES[wish.of].where}`;
+  return db.prepare(sql).pluck().get(bound(wish)) as number;
+}
 
-export const registerPage = (
+export function registerPage(
   db: Db,
   wish: RegisterWish,
   { limit, offset }: { readonly limit: number; readonly offset: number },
-): RegisterHead[] =>
-  db
+): RegisterHead[] {
+  const { from, where, order } = WISHES[wish.of];
+  return db
     .prepare(
-      `SELECT ${KEPT}, job.number, coalesce(archer.name, '') AS name,
+      `WITH found AS MATERIALIZED (
+         SELECT job.id, row_number() OVER () AS place FROM (
+           SELECT job.id ${from} WHERE ${where} ORDER BY ${order} LIMIT @limit OFFSET @offset
+         ) AS job)
+       SELECT ${KEPT}, job.number, coalesce(archer.name, '') AS name,
          coalesce(archer.minor, 0) AS minor, coalesce(archer.guardian_name, '') AS guardianName,
          coalesce(archer.guardian_phone, '') AS guardianPhone, coalesce(archer.phone, '') AS phone,
          coalesce(archer.email, '') AS email, bow.maker, bow.model, job_bow.condition,
@@ -98,9 +121,13 @@ export const registerPage = (
               (SELECT 1 FROM reading AS back
                WHERE back.job_id = job.id AND back.retracts = reading.seq)
           ORDER BY seq DESC LIMIT 1) AS stringAt
-       ${FROM} WHERE ${WHERE[wish.of]} ORDER BY ${ORDER[wish.of]} LIMIT @limit OFFSET @offset`,
+       FROM found JOIN job ON job.id = found.id JOIN left_bow ON left_bow.job_id = job.id
+       LEFT JOIN archer ON archer.id = job.archer_id
+       LEFT JOIN bow ON bow.id = job.bow_id LEFT JOIN job_bow ON job_bow.job_id = job.id
+       ORDER BY found.place`,
     )
     .all({ ...bound(wish), limit, offset }) as RegisterHead[];
+}
 
 /** Null for a bow that never left. */
 export const leftBow = (db: Db, jobId: string): LeftBow | null =>
