@@ -18,6 +18,7 @@ everyView([
   ['bows', 'Noor', 'bow?part=choose', '2 of 14 in the shop fit'],
   ['module', 'Ilse', 'bow?part=module', 'Two cams carry a module'],
   ['limb bolts', 'Ilse', 'bow?part=bolts', 'Turning plan'],
+  ['their own', 'Noor', 'bow?part=own', 'Written down'],
   ['like another', 'Ilse', 'bow?part=like', 'Take a bow as the model'],
   ['draw force', 'Ilse', 'bow?part=force', 'a pound more weight'],
   ['kit', 'Ove', 'kit?slot=sight', 'does not fit'],

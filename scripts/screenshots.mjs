@@ -37,8 +37,9 @@ const VIEWS = [
   ['bow-draw-off', 'Casimir', 'bow?part=drawOff', 'extra'],
   ['bow-twists', 'Ilse', 'bow?part=twists', 'extra'],
   ['stock-bows', null, '/shop/bows', 'extra'],
-  ['stock-parts', null, '/shop/parts'],
+  ['stock-parts', null, '/shop/parts', 'extra'],
   ['shop', null, '/shop', 'extra'],
+  ['delivered', null, '/delivered', 'extra'],
   ['bow-module', 'Ilse', 'bow?part=module', 'extra'],
   ['bow-bolts', 'Ilse', 'bow?part=bolts'],
   ['bow-force', 'Ilse', 'bow?part=force', 'extra'],
@@ -56,7 +57,7 @@ const VIEWS = [
   ['lane-walk', 'Teodor', 'lane?part=paper&check=walk', 'extra'],
   ['lane-bare', 'Teodor', 'lane?part=paper&check=bare', 'extra'],
   ['lane-speed', 'Aino', 'lane?part=speed', 'extra'],
-  ['lane-distances', 'Aino', 'lane?part=first'],
+  ['lane-distances', 'Aino', 'lane?part=first', 'extra'],
   ['lane-marks', 'Aino', 'lane?part=marks'],
   ['lane-tape', 'Aino', 'lane?part=marks&view=tape', 'extra'],
   ['lane-field', 'Aino', 'lane?part=marks&view=field', 'extra'],
@@ -71,6 +72,9 @@ const VIEWS = [
   ['code', null, '/code', 'extra'],
   ['upright', 'Ilse', 'fit', '820x1180'],
   ['telephone', 'Ilse', 'bench', '390x844'],
+  // Last: they are made ready, and the others show the demo shop as it is.
+  ['bow-like', 'Ilse', 'bow?part=like'],
+  ['bow-own', 'Nele', 'bow?part=own'],
 ];
 
 const option = (name) => process.argv.find((arg) => arg.startsWith(`--${name}=`))?.split('=')[1];
@@ -84,6 +88,43 @@ const db = join(folder, 'demo.sqlite');
 const env = { WAFFENRAD_DB: db, WAFFENRAD_NOW: '2026-11-24T10:20:00+01:00' };
 if (!run(bin('tsx'), ['demo/run-seed.ts'], env)) stop('The demo database could not be made.');
 const { child, url } = await startServer({ port: await freePort(3400), db, env });
+/** What two pictures show is no part of the demo: a bow made like another, one brought in its box. */
+async function prepare() {
+  const send = async (path, body) =>
+    (
+      await fetch(url + path, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      })
+    ).json();
+  const command = async (id, body) => {
+    const { job } = await (await fetch(`${url}/api/v1/jobs/${id}`)).json();
+    return send(`/api/v1/jobs/${id}/commands`, {
+      version: job.version,
+      who: 'T. Okoro',
+      command: body,
+    });
+  };
+  const [[ilse], [aino]] = await Promise.all(
+    ['Ilse', 'Aino'].map(async (name) => (await fetch(`${url}/api/v1/find?q=${name}`)).json()),
+  );
+  await command(ilse.jobId, { name: 'setModel', from: { kind: 'sheet', jobId: aino.jobId } });
+  const { job } = await send('/api/v1/jobs', {
+    who: 'T. Okoro',
+    archer: { name: 'Nele Brandis' },
+    job: {},
+  });
+  await command(job.id, {
+    name: 'bringBow',
+    came: 'box',
+    bow: { kind: 'listed', bowId: 'grauspecht-34-r' },
+  });
+  for (const place of ['limbs', 'pockets', 'bolts', 'riser'])
+    await command(job.id, { name: 'noteLook', place, seen: 'sound', words: '' });
+}
+let prepared = null;
+
 const browser = await puppeteer.launch({
   executablePath: chromiumPath(),
   args: CHROMIUM_FLAGS,
@@ -100,6 +141,7 @@ try {
   const ids = new Map();
   for (const [name, who, path, how = ''] of VIEWS) {
     if (only ? !only.includes(name) : how === 'extra') continue;
+    if (['bow-like', 'bow-own'].includes(name)) await (prepared ??= prepare());
     const [wide, high] = /^\d+x\d+$/.test(how) ? how.split('x').map(Number) : [width, height];
     await page.setViewport({ width: wide, height: high });
     if (who && !ids.has(who)) {

@@ -4,7 +4,7 @@ import { HANDOVER_CAUTIONS, type JobDerived, type JobSnapshot } from '../job';
 import { block, cell, listBlock, type SheetBlock } from '../sheet';
 
 /** What the archer does at home of the work: with the keys in the box, and what wants the shop. */
-export interface AtHome {
+interface AtHome {
   readonly steps: readonly StepTemplate[];
   /** Left out here, and nothing for home. */
   readonly notAtHome: readonly { readonly title: string; readonly why: string }[];
@@ -22,7 +22,7 @@ function whyNot({ id, station, archer }: StepTemplate, { bow }: JobSnapshot): st
 }
 
 /** The steps that were left out of the shop's work, by whether they can be done at home. */
-export function atHome(snapshot: JobSnapshot, { context }: JobDerived): AtHome {
+function atHome(snapshot: JobSnapshot, { context }: JobDerived): AtHome {
   const leftOut = new Set(snapshot.job.elsewhere?.leftOut ?? []);
   const out = shopTemplates(context).filter(
     (template) => leftOut.has(template.id) && template.applies(context),
@@ -37,7 +37,7 @@ export function atHome(snapshot: JobSnapshot, { context }: JobDerived): AtHome {
 }
 
 /** The page that goes home with the archer. */
-export interface HomePage {
+interface HomePage {
   readonly title: string;
   readonly bow: string;
   readonly blocks: readonly SheetBlock[];

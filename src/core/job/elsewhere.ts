@@ -172,10 +172,8 @@ export const LOOKS: readonly LookPlace[] = [
 
 const placeOf = (id: LookId): LookPlace => LOOKS.find((look) => look.id === id)!;
 
-export const isLookId = (id: string): id is LookId => LOOKS.some((look) => look.id === id);
-
 /** Whether anything may be drawn, pressed or turned on a bow from elsewhere. */
-export interface LookState {
+interface LookState {
   /** Places nobody looked at yet. */
   readonly open: readonly LookPlace[];
   /** Places that stop the work: not sound, or not to be seen where that matters. */

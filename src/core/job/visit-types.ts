@@ -5,9 +5,9 @@ export type VisitKind = 'settled' | 'check' | 'string' | 'module' | 'limb';
 
 export const VISIT_KINDS: readonly { readonly id: VisitKind; readonly name: string }[] = [
   { id: 'settled', name: 'Second visit' },
-  { id: 'check', name: 'Looked through' },
-  { id: 'string', name: 'Other string or cables' },
-  { id: 'module', name: 'Other module or cam' },
+  { id: 'check', name: 'A look' },
+  { id: 'string', name: 'Other string' },
+  { id: 'module', name: 'Other module' },
   { id: 'limb', name: 'Other limb' },
 ];
 

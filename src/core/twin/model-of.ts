@@ -232,7 +232,7 @@ export function modelOfOldBow({
 /** The model's bow in words: "Almveit Grauspecht 34, right hand, two cams, no. GR-34-1187". */
 export const modelBowLine = ({ bow: { name, hand, camSystem, serial } }: ModelBow): string =>
   [
-    name ?? 'a bow without a name',
+    name ?? 'The bow they like',
     `${hand} hand`,
     camSystem && CAM_SYSTEMS[camSystem as CamSystem],
     serial && `no. ${serial}`,

@@ -8,7 +8,7 @@ import { twinCount, twinRows, type TwinRow, type TwinStanding } from './rows';
 import { unequalParts } from './unequal';
 
 /** Both bows on one page: the web page and the PDF draw this and nothing else. */
-export interface TwinPage {
+interface TwinPage {
   readonly title: string;
   /** The two bows, this one first. */
   readonly bows: readonly [string, string];

@@ -74,7 +74,6 @@ export const buttons: Components = {
       root: {
         flexWrap: 'wrap',
         width: 'fit-content',
-        background: 'var(--sheet)',
         borderRadius: 3,
       },
     },
@@ -89,6 +88,7 @@ export const buttons: Components = {
         fontWeight: 500,
         textTransform: 'none',
         color: 'var(--ink)',
+        background: 'var(--sheet)',
         borderColor: 'var(--rule)',
         '&.Mui-selected, &.Mui-selected:hover': {
           background: 'var(--petrol)',
