@@ -45,14 +45,29 @@ export const stringResponse = (history: HistoryOf<string>) =>
 /** More than this is not made up by twists: another module step, or a reading that is not right. */
 const MOST_TWISTS = 6;
 
+/** What of the draw length is left to the string, and from where it is counted. */
+interface TwistPlan {
+  readonly from: 'module' | 'draw board';
+  /** Twists that stood when the board was read; 0 from the module. */
+  readonly then: number;
+  readonly leftMm: number;
+  /** Twists from then on, + put in; 0 where nothing is left or it is too far. */
+  readonly more: number;
+  /** More than anybody twists: another module step, or a reading that is not right. */
+  readonly tooFar: boolean;
+}
+
 /**
  * From the module to the archer at first; from the draw board's own reading once there is one, counted
- * from the twists that stood when it was read: putting in what was asked for asks for no more.
+ * from the twists that stood when it was read.
+ *
+ * @returns null where length or module is not known, or a twist's worth cannot be told from nothing.
  */
-export function stringTwistTarget(context: TargetContext, since: Since): TargetParts | null {
-  const { fitDrawLengthMm, moduleStepMm, history, shop, like } = context;
+export function twistPlan(
+  { fitDrawLengthMm, moduleStepMm, history }: TargetContext,
+  since: Since,
+): TwistPlan | null {
   if (fitDrawLengthMm === null || moduleStepMm === null) return null;
-  const response = stringResponse(history);
   // A length read before the module was moved, or a new string put on, does not speak for this one.
   const read = since('drawLength', [
     'moduleTop',
@@ -62,43 +77,45 @@ export function stringTwistTarget(context: TargetContext, since: Since): TargetP
     'newLimb',
   ]);
   const board = read.findLast(({ si }) => si !== null) ?? null;
-  const begun = like?.sameBow === true ? like.starts.stringTwists : undefined;
-  if (board === null && begun !== undefined)
-    return {
-      si: begun,
-      low: begun - 0.5,
-      high: begun + 0.5,
-      reason: `As many as on the model: ${like!.title}. The draw board decides`,
-      source: 'model' as const,
-    };
-  const from = board?.si ?? moduleStepMm;
   const then = board ? twistsAt(history, 'stringTwists', board.seq) : 0;
-  const left = fitDrawLengthMm - from;
-  const more = board !== null && Math.abs(left) <= FELT_MM ? 0 : twistsFor(left, response);
+  const leftMm = fitDrawLengthMm - (board?.si ?? moduleStepMm);
+  const isThere = board !== null && Math.abs(leftMm) <= FELT_MM;
+  const more = isThere ? 0 : twistsFor(leftMm, stringResponse(history));
   if (more === null) return null;
-  const where = board === null ? 'module' : 'draw board';
-  const say = write(left, 'length', shop, { signed: true, denominator: 32 });
-  const at = (si: number, reason: string) => ({
-    si,
-    low: si - 0.5,
-    high: si + 0.5,
-    reason,
-    source: 'shop rule' as const,
-  });
-  if (board !== null && more === 0)
+  const tooFar = Math.abs(more) > MOST_TWISTS;
+  return { from: board ? 'draw board' : 'module', then, leftMm, more: tooFar ? 0 : more, tooFar };
+}
+
+/** Twists the string is to have: putting in what was asked for asks for no more. */
+export function stringTwistTarget(context: TargetContext, since: Since): TargetParts | null {
+  const { history, shop, like } = context;
+  const plan = twistPlan(context, since);
+  if (!plan) return null;
+  const { from, then, leftMm, more } = plan;
+  const at = (
+    si: number,
+    reason: string,
+    source: TargetParts['source'] = 'shop rule',
+  ): TargetParts => ({ si, low: si - 0.5, high: si + 0.5, reason, source });
+  const begun = like?.sameBow === true ? like.starts.stringTwists : undefined;
+  if (from === 'module' && begun !== undefined)
+    return at(begun, `As many as on the model: ${like!.title}. The draw board decides`, 'model');
+  if (plan.tooFar) return at(then, tooFar(leftMm, from, context));
+  if (from === 'draw board' && more === 0)
     return at(then, 'The draw board reads the archer’s length: nothing more to twist');
-  if (Math.abs(more) > MOST_TWISTS) return at(then, tooFar(left, say, where, context));
+  const response = stringResponse(history);
+  const say = write(leftMm, 'length', shop, { signed: true, denominator: 32 });
   const worth = `a full twist ${response.moves > 0 ? `moved it ${write(Math.abs(response.perTwistMm), 'length', MM)} on this bow` : 'is worth about 1.2 mm until this bow has shown its own'}`;
-  return at(then + more, `${say} is left between ${where} and archer; ${worth}`);
+  return at(then + more, `${say} is left between ${from} and archer; ${worth}`);
 }
 
 /** What is said instead of a twist count nobody puts in: the next step, or a doubt about the reading. */
 function tooFar(
   left: number,
-  say: string,
-  where: string,
+  where: TwistPlan['from'],
   { bow, history, moduleStepMm, shop }: TargetContext,
 ): string {
+  const say = write(left, 'length', shop, { signed: true, denominator: 32 });
   const stands = latest(history, 'moduleBottom')?.si ?? moduleStepMm!;
   const steps = bow ? drawLengthSteps(bow) : [];
   const next = steps

@@ -13,8 +13,10 @@ import {
   latest,
   mendText,
   setupValue,
+  sinceLastChange,
   stringResponse,
   targetOf,
+  twistPlan,
   writeValue,
   type SetupKey,
 } from '../setup';
@@ -167,8 +169,15 @@ function lengthAction(ground: Ground): Said {
     }
   }
   const twists = targetOf('stringTwists', context);
-  const more = twists === null ? 0 : twists.si - (latest(history, 'stringTwists')?.si ?? 0);
+  const plan = twistPlan(context, (of, others) =>
+    sinceLastChange(history, of as SetupKey, others as readonly SetupKey[]),
+  );
+  const tooFar = plan?.tooFar === true;
+  const more =
+    twists === null || tooFar ? 0 : twists.si - (latest(history, 'stringTwists')?.si ?? 0);
   const { perTwistMm, sigmaMm } = stringResponse(history);
+  // What nobody twists is said as it is, and nothing is put in for it.
+  if (twists !== null && tooFar && say.length === 0) say.push(twists.reason);
   if (twists !== null && Math.abs(more) >= 0.5) {
     const count = writeValue('stringTwists', Math.abs(more), units).replace(/^\+/, '');
     say.push(`${more > 0 ? 'Put in' : 'Take out'} ${count} of the string. ${twists.reason}`);

@@ -233,6 +233,14 @@ describe('what is done, in the order in which one moves the other', () => {
     expect(again).toContain('Peep above the arrow');
   });
 
+  test('further off than anybody twists: said as it is, and nothing is put in for it', () => {
+    const { snapshot, derived } = spare(withOther('drawLength', 720));
+    const { say, moves, press } = actionOf('length', { snapshot, derived });
+    expect(say).toHaveLength(1);
+    expect(say[0]).toMatch(/more than 6 twists make up/);
+    expect([moves, press]).toEqual([[], false]);
+  });
+
   test('a peep too low: along the string by this bow’s own ratio, and what it does to the pins', () => {
     // 118 wanted, 112 there with 152 along the string: 6 mm / (112 / 152) = 8.14 mm.
     const { snapshot, derived } = spare(withOther('peepTrueHeight', 112));
