@@ -260,7 +260,10 @@ describe('addresses and bodies', () => {
       method,
       ...(body === undefined
         ? {}
-        : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+        : {
+            headers: { 'content-type': 'application/json' },
+            body: typeof body === 'string' ? body : JSON.stringify(body),
+          }),
     });
     expect(response.status).toBe(status);
     expect(response.headers.get('content-type')).toBe('application/problem+json');

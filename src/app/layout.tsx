@@ -1,5 +1,6 @@
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
+import { headers } from 'next/headers';
 import { preload } from 'react-dom';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
@@ -31,7 +32,8 @@ const FACES = [
   ),
 ].map((face) => face.pathname);
 
-export default function Layout({ children }: { children: ReactNode }) {
+export default async function Layout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? '';
   for (const face of FACES)
     preload(face, { as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' });
   const found = shopOrSickness();
@@ -40,6 +42,7 @@ export default function Layout({ children }: { children: ReactNode }) {
       <body>
         {/* Before the first paint: a lane in the dark must not be lit up by a white screen. */}
         <InitColorSchemeScript
+          nonce={nonce}
           attribute={SCHEME.selector}
           modeStorageKey={SCHEME.storageKey}
           defaultMode="light"

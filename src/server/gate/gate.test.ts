@@ -33,6 +33,7 @@ async function open(handler: Options['handler'], limits: Options['limits'] = nul
     handler,
     log,
     limits,
+    names: new Set(['127.0.0.1']),
     nameOf: (path) => (path.startsWith('/jobs/') ? '/jobs/[id]' : path),
     nowMs: () => performance.now(),
   });

@@ -3,6 +3,8 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import type { Logger } from 'pino';
 import { Problem } from '../problem';
 import { isShipped, pathOf } from './addresses';
+import { foreign } from './foreign';
+import { secure } from './headers';
 import { Limiter, type Allowance } from './limits';
 
 type Handler = (request: IncomingMessage, response: ServerResponse) => Promise<void>;
@@ -13,6 +15,10 @@ interface GateOptions {
   readonly log: Logger;
   readonly nameOf: (path: string) => string;
   readonly nowMs: () => number;
+  /** Names it answers to. */
+  readonly names: ReadonlySet<string>;
+  /** It is reached by TLS: cookies are sent no other way. */
+  readonly secured?: boolean;
   /** Null: nobody is held up, as in tests that send thousands. */
   readonly limits: Limits | null;
 }
@@ -109,8 +115,8 @@ class Underway {
   }
 }
 
-/** What stands before the application: looks at the address, counts, writes the log. */
-export function gate({ handler, log, nameOf, nowMs, limits }: GateOptions) {
+/** What stands before the application: looks at address, name and origin, counts, writes the log. */
+export function gate({ handler, log, nameOf, nowMs, limits, names, secured = false }: GateOptions) {
   const tablets = limits && new Limiter(limits.tablet, nowMs);
   const addresses = limits && new Limiter(limits.address, nowMs);
   const underway = new Underway();
@@ -125,6 +131,9 @@ export function gate({ handler, log, nameOf, nowMs, limits }: GateOptions) {
   async function pass(request: IncomingMessage, response: ServerResponse) {
     const path = pathOf(request.url ?? '');
     if (path === null) return refuse(request, response, notAnAddress());
+    secure(request, response, path);
+    const stranger = foreign(request, names);
+    if (stranger) return refuse(request, response, stranger);
     if (!isShipped(path)) {
       const seconds = waits(request);
       if (seconds > 0)
@@ -132,7 +141,7 @@ export function gate({ handler, log, nameOf, nowMs, limits }: GateOptions) {
       if (tabletOf(request) === null && wantsPage(request))
         response.appendHeader(
           'set-cookie',
-          `${TABLET}=${randomUUID()}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict`,
+          `${TABLET}=${randomUUID()}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict${secured ? '; Secure' : ''}`,
         );
     }
     // The connection is not kept for another request that nobody would answer.

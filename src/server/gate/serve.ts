@@ -1,16 +1,22 @@
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
+import { hostname, networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import next from 'next';
 import pino from 'pino';
+import QRCode from 'qrcode';
 import { dbPath } from '@/data/db';
 import { routeNames } from './addresses';
 import { gate, USUAL_LIMITS } from './gate';
 import { mayOpen } from './may-open';
+import { isLoopback, ownNames, reachedBy } from './own-names';
 
 /**
  * The program that serves the shop. `HOST` and `PORT` say where, `WAFFENRAD_DB` what, `WAFFENRAD_LOG`
  * how much is written (`info` every request, `warn` what was refused, `silent` nothing);
- * `WAFFENRAD_LIMITS=off` lets everybody ask as often as they like. `--new` opens a new shop.
+ * `WAFFENRAD_LIMITS=off` lets everybody ask as often as they like; `WAFFENRAD_NAMES` are names it answers
+ * to besides its own; `WAFFENRAD_CERT` and `WAFFENRAD_KEY` are files for TLS. `--new` opens a new shop.
  */
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 3000);
@@ -35,6 +41,13 @@ async function main() {
     timestamp: pino.stdTimeFunctions.isoTime,
     level: process.env.WAFFENRAD_LOG ?? 'info',
   });
+  const tls = certificate();
+  const machine = {
+    host,
+    names: process.env.WAFFENRAD_NAMES ?? '',
+    hostname: hostname(),
+    interfaces: networkInterfaces(),
+  };
   const limited = process.env.WAFFENRAD_LIMITS !== 'off';
   const app = next({ dev: false, dir: folder, hostname: host, port });
   await app.prepare();
@@ -44,8 +57,10 @@ async function main() {
     nameOf: routeNames(join(folder, '.next/routes-manifest.json')),
     nowMs: () => performance.now(),
     limits: limited ? USUAL_LIMITS : null,
+    names: ownNames(machine),
+    secured: tls !== null,
   });
-  const server = createServer(onRequest);
+  const server = tls ? createSecureServer(tls, onRequest) : createServer(onRequest);
   server.maxConnections = MOST_CONNECTIONS;
   const connections = new Map<string, number>();
   server.on('connection', (socket) => {
@@ -85,14 +100,37 @@ async function main() {
   };
   for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => void end());
   server.listen(port, host, () => {
+    const scheme = tls ? 'https' : 'http';
+    const everywhere = ['0.0.0.0', '::', ''].includes(host);
+    const name = everywhere
+      ? (reachedBy(machine)[0] ?? 'localhost')
+      : host.includes(':')
+        ? `[${host}]`
+        : host;
+    const url = `${scheme}://${name}:${port}`;
+    console.log(`Waffenrad is open at  ${url}\nDatabase: ${dbPath()}\nStop it with Ctrl+C.`);
+    if (isLoopback(host)) return;
     console.log(
-      `Waffenrad is open at  http://${host.includes(':') ? `[${host}]` : host}:${port}\nDatabase: ${dbPath()}\nStop it with Ctrl+C.`,
+      'It answers everybody who reaches this address, and nobody signs in: use it in the shop’s own network alone.',
     );
-    if (!['127.0.0.1', '::1', 'localhost'].includes(host))
-      console.log(
-        'It answers everybody who reaches this address, and nobody signs in: use it in the shop’s own network alone.',
-      );
+    // For the tablets: nobody types an address with one finger.
+    QRCode.toString(url, { type: 'terminal', small: true }, (error, drawn) => {
+      if (!error) console.log(drawn);
+    });
   });
+}
+
+/** Certificate and key from their files; null where none are named. Half of it is a slip. */
+function certificate(): { readonly cert: Buffer; readonly key: Buffer } | null {
+  const { WAFFENRAD_CERT: cert, WAFFENRAD_KEY: key } = process.env;
+  if (!cert && !key) return null;
+  if (!cert || !key)
+    return stop('TLS wants both: the certificate in WAFFENRAD_CERT, its key in WAFFENRAD_KEY.');
+  try {
+    return { cert: readFileSync(cert), key: readFileSync(key) };
+  } catch (error) {
+    return stop(`The certificate or its key cannot be read: ${(error as Error).message}`);
+  }
 }
 
 function stop(text: string): never {
