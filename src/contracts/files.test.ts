@@ -62,6 +62,20 @@ describe('a bow file', () => {
     expect(writeBowFile(bows.map(({ bow }) => bow))).toBe(writeBowFile([FULL, FIXED]));
   });
 
+  test('a name a table program would calculate is a text there, and reads back as it was', () => {
+    const odd = aBow({ maker: '=HYPERLINK("http://x")', model: '+1', supplier: '@sum' });
+    const text = writeBowFile([odd]);
+    expect(text).toContain(`"'=HYPERLINK`);
+    expect(text).toContain(`,"'@sum"`);
+    // A plain number is left a number.
+    expect(text).toContain(',+1,');
+    expect(readBowFile(text).bows[0]!.bow).toMatchObject({
+      maker: '=HYPERLINK("http://x")',
+      model: '+1',
+      supplier: '@sum',
+    });
+  });
+
   test.each([
     ['hand', 'both', 'must be one of right, left'],
     ['cam_system', 'triple', 'must be one of'],

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { Type } from '@sinclair/typebox';
 import { checker } from '@/contracts/ajv';
+import { FORMULA } from '@/contracts/csv';
 import { db, type Db } from '@/data/db';
 import { addBows } from '@/data/bow-pieces';
 import type { OrderRow } from '@/core/job';
@@ -33,7 +34,7 @@ export function ordersFile(from: Db = db()): string {
         row.promisedDay ?? '',
       ]),
     },
-    { newline: '\n', escapeFormulae: true },
+    { newline: '\n', escapeFormulae: FORMULA },
   )}\n`;
 }
 

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA } from '@/contracts/csv';
 import { bowName } from '@/core/bow';
 import { CHECK_SHOTS } from '@/core/job';
 import { partName } from '@/core/kit';
@@ -202,6 +203,6 @@ export function registerFile(asked: Asked, from: Db = db()): string {
       }),
     },
     // A name that begins with = is a name in a table program too.
-    { newline: '\n', escapeFormulae: true },
+    { newline: '\n', escapeFormulae: FORMULA },
   )}\n`;
 }

@@ -177,7 +177,7 @@ export function readCell<R>(column: Column<R>, cell: string) {
       ok: false as const,
       message: `has ${cell.length} letters; a cell holds at most ${CELL_LIMIT}`,
     };
-  return column.kind.read(cell.trim());
+  return column.kind.read(asWritten(cell.trim()));
 }
 
 /**
@@ -203,6 +203,15 @@ export function readTable<R>(text: string, format: TableFormat<R>, mostRows = In
 export const writeCell = <R>(column: Column<R>, record: R): string =>
   column.kind.write(column.get(record));
 
+/**
+ * What a table program would calculate, as a name that begins with = would be; a plain number, or a place of
+ * three, is none.
+ */
+export const FORMULA = /^(?![-+]?[\d.,/-]+$)[=+\-@\t\r].*$/s;
+
+/** A cell as it was before it was kept from being a formula. */
+const asWritten = (cell: string) => cell.replace(/^'(?=[=+\-@\t\r])/, '');
+
 /** Records as a file that reads back to the same. */
 export const writeTable = <R>(records: readonly R[], { columns }: TableFormat<R>): string =>
   `${Papa.unparse(
@@ -210,7 +219,7 @@ export const writeTable = <R>(records: readonly R[], { columns }: TableFormat<R>
       fields: columns.map(({ header }) => header),
       data: records.map((record) => columns.map((column) => writeCell(column, record))),
     },
-    { newline: '\n' },
+    { newline: '\n', escapeFormulae: FORMULA },
   )}\n`;
 
 /** One record from a form: every cell as typed, read as in a file. */

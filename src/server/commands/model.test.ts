@@ -5,10 +5,12 @@ import { aBow, FINISHED, FULL_KIT } from '@/core/testing/fixtures';
 import { openDb, type Db } from '@/data/db';
 import { appendReading } from '@/data/records';
 import { sheetDocument } from '@/data/sheets';
-import { insertBow, insertItem } from '@/data/stock';
+import { bowById, insertBow, insertItem } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { loadSnapshot } from '../load-snapshot';
 import { twinPdf } from '../pdf/block-pdfs';
+import { orders } from '../orders';
+import { registerView } from '../register';
 import { problemOf } from '../testing/problem-of';
 import { createJob, runCommand } from '.';
 
@@ -98,6 +100,33 @@ describe('the model of a job', () => {
     expect(refusal({ kind: 'sheet', jobId: first.job.id, revision: 7 })).toBe('no-sheet');
     const left = { ...wrong, bow: { ...wrong.bow!, hand: 'left' } };
     expect(refusal({ kind: 'file', sheet: left })).toBe('wrong-hand');
+  });
+
+  test('handed over, stock, orders and register agree: two bows, each with its number, one less on the shelf', () => {
+    const { id } = spare.job;
+    set({ kind: 'sheet', jobId: first.job.id });
+    const before = bowById(db, 'test-31-r')!.stock;
+    send(id, { name: 'chooseBow', bowId: 'test-31-r', reason: 'a spare' });
+    const read = (entered: string) =>
+      send(id, { name: 'takeReadings', readings: [{ key: 'serialNumber', entered }] });
+    // The first one's number on the spare is a slip.
+    expect(problemOf(() => read('SF-31-0412')).reason).toBe('serial-twice');
+    read('SF-31-0413');
+    pretendNow(new Date('2026-11-26T09:00:00Z'));
+    for (const { id: cautionId } of HANDOVER_CAUTIONS)
+      send(id, { name: 'acknowledge', cautionId, yes: true });
+    const left = send(id, { name: 'handOver', openReason: 'a test' });
+    expect(left.job.like!.title).toBe('Sheet 1 of ticket 1001, Eins');
+    expect(bowById(db, 'test-31-r')!.stock).toBe(before - 1);
+    expect(orders(db)).toEqual([]);
+    expect(
+      registerView({ bow: 'test-31-r' }, db).rows.map(({ number, serial }) => [number, serial]),
+    ).toEqual([
+      [spare.job.number, 'SF-31-0413'],
+      [first.job.number, 'SF-31-0412'],
+    ]);
+    // As it was before the repair: its own sheet is a model too.
+    expect(set({ kind: 'sheet', jobId: id }).job.like!.sheet).toEqual({ jobId: id, revision: 1 });
   });
 
   test('both bows go on paper once there is a model', async () => {
