@@ -114,7 +114,8 @@ export function registerPage(
          coalesce(archer.email, '') AS email, bow.maker, bow.model, job_bow.condition,
          job.delivered_at AS deliveredAt, job.come_back_day AS comeBackDay,
          (SELECT count(*) FROM sheet WHERE sheet.job_id = job.id) AS sheets,
-         (SELECT count(*) FROM job_event WHERE job_event.job_id = job.id AND ends_visit = 1) - 1
+         (SELECT count(DISTINCT visit) FROM job_event
+          WHERE job_event.job_id = job.id AND ends_visit = 1) - 1
            + (job.delivered_at IS NULL) AS visits,
          (SELECT at FROM reading WHERE reading.job_id = job.id AND key = 'newString'
             AND retracts IS NULL AND NOT EXISTS

@@ -19,6 +19,14 @@ INSERT INTO left_bow (job_id, serial, first_left_at, left_at, asked_day)
   FROM sheet
   WHERE revision = (SELECT max(revision) FROM sheet AS one WHERE one.job_id = sheet.job_id);
 
+-- Sheets of the first version name no number: it stands with the job, or was read off the bow.
+UPDATE left_bow SET serial = coalesce(
+  (SELECT serial FROM job_bow WHERE job_bow.job_id = left_bow.job_id),
+  (SELECT coalesce(choice, entered) FROM reading
+   WHERE reading.job_id = left_bow.job_id AND key = 'serialNumber' AND retracts IS NULL
+   ORDER BY seq DESC LIMIT 1))
+  WHERE serial IS NULL;
+
 CREATE TRIGGER sheet_keeps_register AFTER INSERT ON sheet BEGIN
   INSERT INTO left_bow (job_id, serial, first_left_at, left_at, asked_day)
     VALUES (new.job_id, new.document_json ->> '$.bow.serial', new.at, new.at,
