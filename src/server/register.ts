@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { FORMULA } from '@/contracts/csv';
 import { bowName } from '@/core/bow';
-import { CHECK_SHOTS } from '@/core/job';
+import { CHECK_SHOTS, type RegisterRow, type RegisterView } from '@/core/job';
 import { partName } from '@/core/kit';
 import { db, type Db } from '@/data/db';
 import { findJobs } from '@/data/job-find';
@@ -25,45 +25,6 @@ const LONGEST = 100;
 const MOST_PARTS = 6;
 /** Rows of a file: more bows than a shop hands over in its life. */
 const MOST_ROWS = 20_000;
-
-/** A bow of the register, days in the shop's time zone. */
-interface RegisterRow {
-  readonly jobId: string;
-  readonly number: number;
-  readonly name: string;
-  readonly guardian: string;
-  readonly bow: string;
-  readonly serial: string | null;
-  readonly leftDay: string;
-  readonly inShop: boolean;
-  readonly sheets: number;
-  readonly visits: number;
-  /** Since when its string is on; null where nobody can tell. */
-  readonly stringDay: string | null;
-  readonly shots: number;
-  readonly checkDay: string | null;
-  readonly due: boolean;
-}
-
-/** What the register is asked for, and what stands in it. */
-interface RegisterView {
-  readonly rows: readonly RegisterRow[];
-  /** From 1. */
-  readonly page: number;
-  readonly pages: number;
-  readonly count: number;
-  readonly day: string;
-  readonly asked: {
-    readonly show: 'all' | 'due' | 'part' | 'bow' | 'found';
-    readonly text: string;
-    /** Of a recall: what it is of. */
-    readonly what: string;
-    /** As it stands in the address, without the page. */
-    readonly query: string;
-  };
-  /** Parts that answer to the words, with the bows they are on. */
-  readonly parts: readonly { readonly id: string; readonly name: string; readonly count: number }[];
-}
 
 type Asked = Readonly<Record<string, string | undefined>>;
 

@@ -46,3 +46,42 @@ export function readShots(entered: string): number | null {
   const count = Number(text);
   return count <= MOST_SHOTS ? count : null;
 }
+
+/** A bow of the register, days in the shop's time zone. */
+export interface RegisterRow {
+  readonly jobId: string;
+  readonly number: number;
+  readonly name: string;
+  readonly guardian: string;
+  readonly bow: string;
+  readonly serial: string | null;
+  readonly leftDay: string;
+  readonly inShop: boolean;
+  readonly sheets: number;
+  readonly visits: number;
+  /** Since when its string is on; null where nobody can tell. */
+  readonly stringDay: string | null;
+  readonly shots: number;
+  readonly checkDay: string | null;
+  readonly due: boolean;
+}
+
+/** What the register is asked for, and what stands in it. */
+export interface RegisterView {
+  readonly rows: readonly RegisterRow[];
+  /** From 1. */
+  readonly page: number;
+  readonly pages: number;
+  readonly count: number;
+  readonly day: string;
+  readonly asked: {
+    readonly show: 'all' | 'due' | 'part' | 'bow' | 'found';
+    readonly text: string;
+    /** Of a recall: what it is of. */
+    readonly what: string;
+    /** As it stands in the address, without the page. */
+    readonly query: string;
+  };
+  /** Parts that answer to the words, with the bows they are on. */
+  readonly parts: readonly { readonly id: string; readonly name: string; readonly count: number }[];
+}

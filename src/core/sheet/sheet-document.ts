@@ -1,5 +1,5 @@
 import type { BowCondition, CamSystem } from '../bow';
-import type { VisitKind } from '../job';
+import type { ModelFlight, VisitKind } from '../job';
 import type { SheetGroup } from '../setup';
 import type { ShopUnits } from '../units';
 
@@ -62,15 +62,7 @@ export interface SheetArrow {
 }
 
 /** What the marks were made from: enough to make them again. */
-export interface SheetFlight {
-  readonly speedMps: number;
-  readonly dragCoefficient: number;
-  readonly arrowG: number;
-  readonly shaftOuterMm: number;
-  readonly airDensityKgM3: number;
-  readonly peepHeightMm: number;
-  readonly peepToPinMm: number;
-}
+export type SheetFlight = ModelFlight;
 
 /** A reading of the record, whether it still counts or not. */
 export interface SheetReading {

@@ -22,7 +22,7 @@ import {
 } from '../setup';
 import { MM_PER_INCH, N_PER_POUND, write } from '../units';
 import { twinMarks } from './marks';
-import { rowOfKey, twinRows, unsettled, type TwinRow } from './rows';
+import { BARS, rowOfKey, twinRows, unsettled, type TwinRow } from './rows';
 
 /** One piece of making a bow like another, with what it moves besides. */
 export interface TwinAction {
@@ -83,17 +83,7 @@ export function twinActions(snapshot: JobSnapshot, derived: JobDerived): TwinAct
     plainAction(ground, {
       id: 'bars',
       title: 'Bars and mass',
-      keys: [
-        'frontBar',
-        'frontBarDown',
-        'frontDiscs',
-        'rearBar',
-        'rearBarSide',
-        'rearBarDown',
-        'rearBarSlide',
-        'rearDiscs',
-        'bowMass',
-      ],
+      keys: BARS,
     }),
     marksAction(ground),
   ];

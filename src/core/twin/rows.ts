@@ -43,14 +43,8 @@ export interface TwinRow {
 
 /** What makes two bows shoot alike whatever they are: judged on every bow, though no target is made of it. */
 const JUDGED_ALWAYS: readonly SetupKey[] = ['arrowMass'];
-/** On the same kind of bow these are judged besides what is taken over. */
-const JUDGED_ON_SAME: readonly SetupKey[] = [
-  'holdingWeight',
-  'braceHeight',
-  'axleToAxle',
-  'loopPlace',
-  'cordLimb',
-  'bowMass',
+/** Bars as they stand, and the mass they make. */
+export const BARS: readonly SetupKey[] = [
   'frontBar',
   'frontBarDown',
   'frontDiscs',
@@ -59,6 +53,16 @@ const JUDGED_ON_SAME: readonly SetupKey[] = [
   'rearBarDown',
   'rearBarSlide',
   'rearDiscs',
+  'bowMass',
+];
+/** On the same kind of bow these are judged besides what is taken over. */
+const JUDGED_ON_SAME: readonly SetupKey[] = [
+  'holdingWeight',
+  'braceHeight',
+  'axleToAxle',
+  'loopPlace',
+  'cordLimb',
+  ...BARS,
 ];
 
 const isJudged = ({ key, carries }: SetupValue, sameBow: boolean): boolean =>

@@ -5,6 +5,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
+import type { RegisterView } from '@/core/job';
 import { dayText } from '../fields/dates';
 import { GridTable } from '../fields/GridTable';
 import { TextField } from '../fields/TextField';
@@ -18,43 +19,11 @@ import { deliveredWords as w, orderWords } from '../words';
 import { files, pages as names } from '../words/pages';
 import css from './RegisterPage.module.css';
 
-interface Row {
-  readonly jobId: string;
-  readonly number: number;
-  readonly name: string;
-  readonly guardian: string;
-  readonly bow: string;
-  readonly serial: string | null;
-  readonly leftDay: string;
-  readonly inShop: boolean;
-  readonly sheets: number;
-  readonly visits: number;
-  readonly stringDay: string | null;
-  readonly shots: number;
-  readonly checkDay: string | null;
-  readonly due: boolean;
-}
-
-interface View {
-  readonly rows: readonly Row[];
-  readonly page: number;
-  readonly pages: number;
-  readonly count: number;
-  readonly day: string;
-  readonly asked: {
-    readonly show: 'all' | 'due' | 'part' | 'bow' | 'found';
-    readonly text: string;
-    readonly what: string;
-    readonly query: string;
-  };
-  readonly parts: readonly { readonly id: string; readonly name: string; readonly count: number }[];
-}
-
 /** More than fit on a usual screen. */
 const SEEN_AT_ONCE = 20;
 
 /** The register of bows that left: all, those due, those a word finds, those with one part. */
-export function RegisterPage({ view }: { view: View }) {
+export function RegisterPage({ view }: { view: RegisterView }) {
   const { rows, count, asked, parts } = view;
   return (
     <>
@@ -98,7 +67,7 @@ export function RegisterPage({ view }: { view: View }) {
   );
 }
 
-function Ways({ view: { page, pages, count, asked } }: { view: View }) {
+function Ways({ view: { page, pages, count, asked } }: { view: RegisterView }) {
   const at = (to: number) => `/delivered?${[asked.query, `page=${to}`].filter(Boolean).join('&')}`;
   return (
     <Actions>
@@ -138,7 +107,7 @@ function Ways({ view: { page, pages, count, asked } }: { view: View }) {
   );
 }
 
-function Bows({ view: { rows, day } }: { view: View }) {
+function Bows({ view: { rows, day } }: { view: RegisterView }) {
   const shown = useSoon(rows.length, SEEN_AT_ONCE);
   return (
     <GridTable data-part="delivered">
