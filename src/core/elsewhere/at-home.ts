@@ -45,7 +45,7 @@ interface HomePage {
 
 const FIRST = [
   'Nobody draws the bow before the shop has looked it over and said so.',
-  'Unplug nothing and loosen nothing at limbs, cams, string or cables: that wants a press.',
+  'Loosen nothing at limbs, cams, string or cables, and take nothing off them: that wants a press.',
   'The maker’s manual comes before this page.',
 ];
 

@@ -33,7 +33,11 @@ export function twinPdf(snapshot: JobSnapshot, paper: PaperSize) {
     throw new Problem(422, 'no-model', 'There is no second bow', {
       detail: 'This bow is made like no other one: choose a model first.',
     });
-  return printed(snapshot, paper, { ...page, beside: page.count, words: page.bows });
+  return printed(snapshot, paper, {
+    ...page,
+    beside: page.count,
+    words: [`Here: ${page.bows[0]}`, `Model: ${page.bows[1]}`],
+  });
 }
 
 /** What the archer does at home of the work on a bow they brought along. */
