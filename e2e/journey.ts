@@ -8,7 +8,6 @@ import type { TestShop } from './shop';
 
 /** Readings without a target of their own: what a tape and the archer's eye would say. */
 const FREE: Partial<Record<SetupKey, string>> = {
-  serialNumber: 'SF 31-0412',
   foundModule: '29',
   foundTurns: '0',
   tubeLength: '150 mm',
@@ -130,6 +129,8 @@ export class Journey {
   }
 
   private async valueFor(key: SetupKey): Promise<string> {
+    // A number is of one bow: that of the ticket is this one's.
+    if (key === 'serialNumber') return `SF 31-${(await this.snapshot()).job.number}`;
     const free = FREE[key];
     if (free) return free;
     const target = targetOf(key, (await this.derived()).context);

@@ -282,8 +282,11 @@ describe('the shop’s parts', () => {
     await click(page, '[data-part="part-kinds"] button::-p-text(Sling)');
     await reads(page, 'Handschlaufe', '[data-part="parts-grid"]');
     await click(page, 'aria/New: sling[role="button"]');
-    const type = async (header: string, text: string) =>
-      (await find(page, `#cell-${header}`)).type(text);
+    const type = async (header: string, text: string) => {
+      const cell = await find(page, `#cell-${header}`);
+      if ((await cell.evaluate((node) => node.tagName)) === 'SELECT') await cell.select(text);
+      else await cell.type(text);
+    };
     for (const [header, text] of [
       ['maker', 'Handwerk Süd'],
       ['model', 'Schlaufe neu'],

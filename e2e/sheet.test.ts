@@ -273,6 +273,7 @@ test('photographs: taken at a step, chosen for the record, refused where they ar
   await reads(page, 'This file has 40 MB, at most 25 are taken');
   const sent = await fetch(`${shop.url}/api/v1/jobs/${id}/photos?about=bow`, {
     method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
     body: new Uint8Array(26_000_000),
   });
   expect(sent.status).toBe(413);

@@ -38,12 +38,14 @@ export function refuseForeign(db: Database): void {
  * version it brings. A half-done migration leaves nothing behind.
  *
  * @param before called with the version there is, before anything of a shop that is older is changed.
+ * @param upTo the newest that runs: an export of an older file is read into a file of its day.
  * @returns the numbers that ran.
  */
 export function migrate(
   db: Database,
   directory = DIRECTORY,
   before: (version: number) => void = () => undefined,
+  upTo = Infinity,
 ): number[] {
   // The schema calls it: names are found whatever their accents.
   db.function('folded', { deterministic: true }, (text) => fold(String(text ?? '')));
@@ -52,16 +54,16 @@ export function migrate(
     .sort();
   const have = db.pragma('user_version', { simple: true }) as number;
   const ahead = files.length > 0 ? Number(files.at(-1)!.slice(0, 4)) : 0;
-  if (have > ahead) {
+  if (have > ahead || (Number.isFinite(upTo) && upTo > ahead)) {
     throw new NewerFile(
-      `The database is of version ${have}; this program knows ${ahead}. Start the newer program, or name another file in WAFFENRAD_DB.`,
+      `The database is of version ${Math.max(have, Number.isFinite(upTo) ? upTo : 0)}; this program knows ${ahead}. Start the newer program, or name another file in WAFFENRAD_DB.`,
     );
   }
   if (have > 0 && have < ahead) before(have);
   const ran: number[] = [];
   for (const name of files) {
     const number = Number(name.slice(0, 4));
-    if (number <= have) continue;
+    if (number <= have || number > upTo) continue;
     db.transaction(() => {
       // Another program may have begun on the same file in the same instant.
       if ((db.pragma('user_version', { simple: true }) as number) >= number) return;

@@ -1,5 +1,5 @@
 import { G_PER_GRAIN, MPS_PER_FPS } from '@/core/units';
-import { measure, oneOf, optional, plainNumber, several, text } from '../csv';
+import { grams, measure, oneOf, optional, plainNumber, several, text } from '../csv';
 import { position } from './position';
 
 import { as, asList, asNull, column, inch, percent, pound, type BowColumn } from './column';
@@ -163,14 +163,7 @@ export const BOW_COLUMNS: readonly BowColumn[] = [
     '34.25 34.25',
     false,
   ),
-  column(
-    'mass_g',
-    'massG',
-    'Mass, g',
-    as(plainNumber({ min: 300, max: 5000 })),
-    'Bare bow',
-    '1780',
-  ),
+  column('mass_g', 'massG', 'Mass, g', as(grams({ min: 300, max: 5000 })), 'Bare bow', '1780'),
   column(
     'centre_shot_in',
     'centreShotMm',

@@ -26,6 +26,8 @@ export interface CellKind<T> {
   readonly schema: TSchema;
   readonly read: (text: string) => Cell<T>;
   readonly write: (value: T) => string;
+  /** The words it can be, where it is one of a few: a form lets choose. */
+  readonly choices?: readonly string[];
   /** The same value as a shop's own screens read and write it; absent where no unit is in it. */
   readonly inUnits?: (shop: ShopUnits) => CellKind<T> & { readonly unit: string };
 }
@@ -55,6 +57,7 @@ export const textOrEmpty = (most: number): CellKind<string> => ({
 
 export const oneOf = <T extends string>(...values: readonly T[]): CellKind<T> => ({
   says: `one of ${values.join(', ')}`,
+  choices: values,
   schema: Type.Unsafe<T>({ type: 'string', enum: [...values] }),
   read: (cell) => {
     const found = values.find((value) => value.toLowerCase() === cell.toLowerCase());
@@ -74,6 +77,7 @@ const YES_NO = new Map([
 
 export const yesNo: CellKind<boolean> = {
   says: 'yes or no',
+  choices: ['yes', 'no'],
   schema: Type.Boolean(),
   read: (cell) => {
     const value = YES_NO.get(cell.toLowerCase());
@@ -161,6 +165,19 @@ export const measure = (
   write: (value) => String(Number((value / perUnit).toFixed(5))),
 });
 
+/** A mass in grams as it stands in a data sheet; as it is spoken too: "4.2 lb", "1.9 kg". */
+export const grams = ({ min, max }: Range): CellKind<number> => ({
+  says: `${min} to ${max} g`,
+  schema: Type.Number({ minimum: min, maximum: max }),
+  read: (cell) => {
+    const answer = read(cell, {
+      ...{ quantity: 'mass', shop: TRADE_UNITS, bareUnit: 'g', min, max, what: 'mass' },
+    });
+    return answer.ok ? good(answer.si) : bad(`“${cell}”: ${answer.message}`);
+  },
+  write: (value) => String(Number(value.toFixed(2))),
+});
+
 /** An amount of euro as everywhere in the shop, in whole cents: "129", "12.50", "1 200", "899,-". */
 export const money = (maxEuro: number): CellKind<number> => ({
   says: `euro, 0 to ${maxEuro}`,
@@ -218,5 +235,6 @@ export const optional = <T>(kind: CellKind<T>): CellKind<T | null> => ({
   schema: Type.Union([kind.schema, Type.Null()]),
   read: (cell) => (cell === '' ? good(null) : kind.read(cell)),
   write: (value) => (value === null ? '' : kind.write(value)),
+  ...(kind.choices ? { choices: kind.choices } : {}),
   ...changed(kind, optional),
 });

@@ -53,10 +53,11 @@ export const ELSEWHERE = ofStage('bow', {
       peakReason: '',
       elsewhere,
     };
-    const cover = jobBowCover(bow, snapshot, derive(snapshot));
-    const against = cover.reasons.filter((reason) => !/stock|price|budget|order/i.test(reason));
+    // It is there and costs nothing: only what it does not cover of the fit is said.
+    const there = { ...bow, priceCents: 0, stock: 1 };
+    const cover = jobBowCover(there, snapshot, derive(snapshot));
     const bowReason =
-      cover.verdict === 'out' ? `${against.join(', ')}: it is the archer’s own` : '';
+      cover.verdict === 'out' ? `${cover.reasons.join(', ')}: it is the archer’s own` : '';
     updateJob(db, { ...jobById(db, job.id)!, ...fields, bowReason });
     putHeldBow(db, job.id, null);
     if (before) giveBowUp(work, before, undefined);

@@ -6,6 +6,20 @@ import type { ShopUnits } from '@/core/units';
 import { bowStock as w, deliveredWords } from '../words';
 import { freshId, RecordForm } from './RecordForm';
 
+/** What one asks of a bow before anything else; the rest stands in its data sheet. */
+const FIRST = [
+  'maker',
+  'model',
+  'hand',
+  'cam_system',
+  'modules',
+  'min_peak_lb',
+  'max_peak_lb',
+  'max_turns',
+  'let_off_pct',
+  'price_eur',
+];
+
 const COLUMNS = BOW_COLUMNS.filter(({ field }) => field !== 'id');
 
 /** One bow of the shop. */
@@ -28,6 +42,7 @@ export function BowForm({
       title={bow ? bowName(bow) : w.newBow}
       save={w.save}
       columns={COLUMNS}
+      asksFirst={FIRST}
       record={bow}
       units={units}
       leads={

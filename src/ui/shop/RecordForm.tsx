@@ -23,6 +23,7 @@ export function RecordForm<R>({
   record,
   urlOf,
   addsNew = true,
+  asksFirst: first10 = [],
   more = {},
   units,
   leads,
@@ -37,6 +38,8 @@ export function RecordForm<R>({
   record: R | null;
   /** Where it is saved, from its cells. */
   urlOf: (cells: Cells) => string;
+  /** Columns that matter most, asked for before the rest. */
+  asksFirst?: readonly string[];
   /** What is sent beside the cells. */
   more?: Readonly<Record<string, string>>;
   /** A new record must not take the place of another one; false where the number itself says which. */
@@ -103,20 +106,25 @@ export function RecordForm<R>({
             </Button>
           </Note>
         )}
-        <div className={css.bowForm}>
-          {shown.map((column) => (
-            <Cell
-              key={column.header}
-              column={column}
-              value={cells[column.header] ?? ''}
-              fault={faults[column.header]}
-              onChange={(value) => {
-                change(column.header, value);
-                setFaults(({ [column.header]: _gone, ...rest }) => rest);
-              }}
-            />
-          ))}
-        </div>
+        {groupsOf(shown, first10).map(({ title: of, columns: some }) => (
+          <section key={of}>
+            {of && <h3 className={css.group}>{of}</h3>}
+            <div className={css.bowForm}>
+              {some.map((column) => (
+                <Cell
+                  key={column.header}
+                  column={column}
+                  value={cells[column.header] ?? ''}
+                  fault={faults[column.header]}
+                  onChange={(value) => {
+                    change(column.header, value);
+                    setFaults(({ [column.header]: _gone, ...rest }) => rest);
+                  }}
+                />
+              ))}
+            </div>
+          </section>
+        ))}
         <Actions>
           <Button type="submit" variant="contained">
             {saveWord}
@@ -132,6 +140,20 @@ export function RecordForm<R>({
   );
 }
 
+/** What matters first, in its own order, then the rest; one group without a heading where nothing does. */
+function groupsOf<R>(columns: readonly Column<R>[], first: readonly string[]) {
+  if (first.length === 0) return [{ title: '', columns }];
+  const early = first.flatMap((header) => columns.filter((column) => column.header === header));
+  return [
+    { title: w.first, columns: early },
+    { title: w.rest, columns: columns.filter((column) => !early.includes(column)) },
+  ];
+}
+
+/** "camAndAHalf" as it is spoken. */
+const spoken = (code: string) =>
+  code.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).trim();
+
 function Cell<R>({
   column: { header, name, about, kind, example, required },
   value,
@@ -143,6 +165,26 @@ function Cell<R>({
   fault: string | undefined;
   onChange: (value: string) => void;
 }) {
+  const says = fault ? `${name} ${fault}` : value === '' ? about : ' ';
+  if (kind.choices)
+    return (
+      <TextField
+        select
+        id={`cell-${header}`}
+        label={name}
+        value={value}
+        error={fault !== undefined}
+        helperText={says}
+        onChange={(event) => onChange(event.target.value)}
+      >
+        <option value="">{required ? w.choose : w.notKnown}</option>
+        {kind.choices.map((choice) => (
+          <option key={choice} value={choice}>
+            {spoken(choice)}
+          </option>
+        ))}
+      </TextField>
+    );
   return (
     <TextField
       id={`cell-${header}`}
@@ -150,7 +192,7 @@ function Cell<R>({
       value={value}
       placeholder={required ? w.example(example) : w.notKnown}
       error={fault !== undefined}
-      helperText={fault ? `${name} ${fault}` : value === '' ? about : ' '}
+      helperText={says}
       title={kind.says}
       autoComplete="off"
       slotProps={{ htmlInput: { maxLength: 1000 } }}

@@ -41,6 +41,9 @@ export const recordForm = {
   throwAway: 'Throw it away',
   example: (text: string) => `e.g. ${text}`,
   notKnown: 'not known',
+  choose: 'choose',
+  first: 'What matters first',
+  rest: 'From its data sheet',
 } as const;
 
 /** Words of single bows. */
