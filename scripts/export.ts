@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { dbPath, openReader } from '@/data/db';
-import { writeWhole } from '@/data/whole-zip';
+import { writeWhole } from '@/data/whole-write';
 
 /** npm run export [-- FILE.zip]: everything the shop holds, as open files in one ZIP, beside the running shop. */
 const now = new Date().toISOString();

@@ -1,7 +1,7 @@
 import { resolve } from 'node:path';
 import { checkFile } from '@/data/backup';
 import { dbPath } from '@/data/db';
-import { NotTaken, readWhole } from '@/data/whole-zip';
+import { NotTaken, readWhole } from '@/data/whole-read';
 
 /** npm run import -- FILE.zip: an export becomes the shop's file, which must not be there yet. */
 const named = process.argv[2];

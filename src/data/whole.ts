@@ -5,6 +5,7 @@ export const WHOLE_FORMAT = 'waffenrad-export';
 export const WHOLE_VERSION = 1;
 
 export const MANIFEST = 'waffenrad-export.json';
+export const SEQUENCES = 'tables/sequences.json';
 
 interface WholeColumn {
   readonly name: string;

@@ -23,7 +23,7 @@ export function RecordForm<R>({
   record,
   urlOf,
   addsNew = true,
-  asksFirst: first10 = [],
+  asksFirst = [],
   more = {},
   units,
   leads,
@@ -106,7 +106,7 @@ export function RecordForm<R>({
             </Button>
           </Note>
         )}
-        {groupsOf(shown, first10).map(({ title: of, columns: some }) => (
+        {groupsOf(shown, asksFirst).map(({ title: of, columns: some }) => (
           <section key={of}>
             {of && <h3 className={css.group}>{of}</h3>}
             <div className={css.bowForm}>

@@ -10,7 +10,8 @@ import { openDb } from './db';
 import { migrate } from './migrate';
 import { insertPhoto } from './photos';
 import { searchParts } from './part-search';
-import { NotTaken, readWhole, writeWhole } from './whole-zip';
+import { NotTaken, readWhole } from './whole-read';
+import { writeWhole } from './whole-write';
 
 const AT = '2026-11-24T12:00:00.000Z';
 let folder: string;

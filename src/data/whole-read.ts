@@ -1,19 +1,16 @@
-import { closeSync, openSync, readSync, rmSync, renameSync, writeSync, existsSync } from 'node:fs';
+import { closeSync, existsSync, openSync, readSync, renameSync, rmSync } from 'node:fs';
 import Database from 'better-sqlite3';
-import { Unzip, UnzipInflate, UnzipPassThrough, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
-import { OWNER_ALONE } from './backup';
+import { Unzip, UnzipInflate, UnzipPassThrough } from 'fflate';
 import { ForeignFile, migrate, NewerFile } from './migrate';
 import {
   finishWhole,
   MANIFEST,
-  manifestOf,
   putTriggersAside,
   rowWriter,
-  sequencesOf,
+  SEQUENCES,
   tableFile,
   WHOLE_FORMAT,
   WHOLE_VERSION,
-  wholeRows,
   wholeTables,
   type Manifest,
   type WholeRow,
@@ -21,9 +18,6 @@ import {
 
 type Db = Database.Database;
 
-const SEQUENCES = 'tables/sequences.json';
-/** Rows are laid down in pieces of about so many letters. */
-const AT_ONCE = 400_000;
 /** Longest row read: a sheet with a long record has some hundred thousand letters. */
 const MOST_LETTERS = 30_000_000;
 /** More than any shop has: a file that unpacks to more is made to harm. */
@@ -33,54 +27,6 @@ const MOST_FILES = 500_000;
 /** Why a file was not taken in: nothing of it was. */
 export class NotTaken extends Error {
   override readonly name = 'NotTaken';
-}
-
-/** Writes everything into a new ZIP, table after table; it has its name only once it is whole. */
-export function writeWhole(db: Db, path: string, madeAt: string): Manifest {
-  const part = `${path}.part`;
-  rmSync(part, { force: true });
-  const file = openSync(part, 'wx', OWNER_ALONE);
-  const manifest = db.transaction(() => {
-    const zip = new Zip((error, chunk) => {
-      if (error) throw error;
-      writeSync(file, chunk);
-    });
-    const text = (name: string, lines: Iterable<string>) => {
-      const entry = new ZipDeflate(name, { level: 6 });
-      entry.mtime = madeAt;
-      zip.add(entry);
-      let held = '';
-      for (const line of lines) {
-        held += line;
-        if (held.length < AT_ONCE) continue;
-        entry.push(Buffer.from(held));
-        held = '';
-      }
-      entry.push(Buffer.from(held), true);
-    };
-    const made = manifestOf(db, madeAt);
-    text(MANIFEST, [`${JSON.stringify(made, null, 2)}\n`]);
-    for (const table of wholeTables(db)) text(tableFile(table.name), linesOf(db, table));
-    text(SEQUENCES, [`${JSON.stringify(sequencesOf(db))}\n`]);
-    for (const table of wholeTables(db))
-      for (const { pictures } of wholeRows(db, table))
-        for (const { file: name, bytes } of pictures) {
-          // A JPEG is small already.
-          const entry = new ZipPassThrough(name);
-          entry.mtime = madeAt;
-          zip.add(entry);
-          entry.push(bytes, true);
-        }
-    zip.end();
-    return made;
-  })();
-  closeSync(file);
-  renameSync(part, path);
-  return manifest;
-}
-
-function* linesOf(db: Db, table: Parameters<typeof wholeRows>[1]): Iterable<string> {
-  for (const { row } of wholeRows(db, table)) yield `${JSON.stringify(row)}\n`;
 }
 
 /** What comes out of the ZIP, file after file and piece after piece. */
