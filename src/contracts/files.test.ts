@@ -62,6 +62,21 @@ describe('a bow file', () => {
     expect(writeBowFile(bows.map(({ bow }) => bow))).toBe(writeBowFile([FULL, FIXED]));
   });
 
+  test('lengths alone are their own labels; a mass is read as it is spoken', () => {
+    const [bow] = readBowFile(
+      file(row({ modules: '28 29 30', mass_g: '4.2 lb', price_eur: '"899,-"' })),
+    ).bows;
+    expect(bow!.bow.modules).toEqual(
+      [28, 29, 30].map((inches) => ({
+        label: String(inches),
+        drawLengthMm: expect.closeTo(inches * 25.4, 6),
+      })),
+    );
+    // 4.2 × 453.59237 g
+    expect(bow!.bow.massG).toBeCloseTo(1905.088, 3);
+    expect(bow!.bow.priceCents).toBe(89_900);
+  });
+
   test('a name a table program would calculate is a text there, and reads back as it was', () => {
     const odd = aBow({ maker: '=HYPERLINK("http://x")', model: '+1', supplier: '@sum' });
     const text = writeBowFile([odd]);
