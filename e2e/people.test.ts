@@ -152,7 +152,8 @@ test('a new adult: conversation, two methods that disagree and are measured agai
   await new Promise((resolve) => setTimeout(resolve, 1300));
   await click(page, 'aria/Stop[role="button"]');
   await adult.trial('30', 'Smooth');
-  await reads(page, 'held 1', '[data-part="trial-rows"]');
+  // However long a slow machine took to stop it: that it was a second at least is asked below.
+  await reads(page, 'held ', '[data-part="trial-rows"]');
   await adult.trial('35', 'Smooth');
   await adult.trial('40', 'Strained');
   expect((await adult.snapshot()).fitReadings.find(({ si2 }) => si2 !== null)!.si2).toBeGreaterThan(
