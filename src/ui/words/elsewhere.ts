@@ -37,12 +37,6 @@ export const elsewhere = {
     { id: 'left', name: 'left' },
   ],
   cams: 'Cams',
-  camNames: [
-    { id: 'single', name: 'single' },
-    { id: 'hybrid', name: 'hybrid' },
-    { id: 'camAndAHalf', name: 'cam and a half' },
-    { id: 'twoCam', name: 'two' },
-  ],
   step: 'Steps of its module',
   steps: [
     { id: 'quarter', name: 'quarter inch' },

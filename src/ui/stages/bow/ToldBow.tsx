@@ -3,7 +3,7 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import type { Command } from '@/contracts/commands';
-import type { BowRecord } from '@/core/bow';
+import { CAM_SYSTEMS, type BowRecord, type CamSystem } from '@/core/bow';
 import { typedOf } from '@/core/elsewhere';
 import type { CameAs } from '@/core/job';
 import { Choice } from '../../fields/Choice';
@@ -21,6 +21,8 @@ type Field = keyof typeof w.fields;
 
 /** What stands on limb and box first, then what is measured. */
 const FIELDS = Object.keys(w.fields) as Field[];
+/** As the list of bows names them. */
+const CAMS = (Object.keys(CAM_SYSTEMS) as CamSystem[]).map((id) => ({ id, name: CAM_SYSTEMS[id] }));
 const NEEDED: readonly Field[] = ['maker', 'model', 'heaviest', 'brace', 'axles', 'mass'];
 
 const BEGIN = (hand: Told['hand']): Told => ({
@@ -126,7 +128,7 @@ export function ToldBow({
           <Choice
             label={w.cams}
             value={told.camSystem}
-            options={w.camNames}
+            options={CAMS}
             onChange={(camSystem) => set({ camSystem })}
           />
           <Choice
