@@ -5,7 +5,7 @@ const config: NextConfig = {
   poweredByHeader: false,
   devIndicators: false,
   // Native or file-reading packages stay outside the bundle.
-  serverExternalPackages: ['better-sqlite3', 'pdfkit', 'sharp'],
+  serverExternalPackages: ['better-sqlite3', 'pdfkit', 'sharp', '@node-rs/argon2'],
 };
 
 export default config;

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { dbPath, openDb } from '@/data/db';
 import { seedHistory } from './history';
+import { givePins } from './people';
 import { seedDemo } from './seed';
 
 /** Makes a demo shop with years of history where WAFFENRAD_DB says: delivered bows, open jobs, seed. */
@@ -11,6 +12,7 @@ if (existsSync(path)) {
 } else {
   const db = openDb(path);
   seedDemo(db);
+  await givePins(db);
   const before = performance.now();
   seedHistory(db, { delivered, open, seed });
   db.close();

@@ -1,5 +1,6 @@
 import { existsSync, rmSync } from 'node:fs';
 import { dbPath, openDb } from '@/data/db';
+import { givePins } from './people';
 import { seedDemo } from './seed';
 
 /** Makes the demo database where WAFFENRAD_DB says; an existing file is left alone. */
@@ -10,6 +11,7 @@ if (existsSync(path)) {
   const db = openDb(path);
   try {
     seedDemo(db);
+    await givePins(db);
     db.close();
     console.log(`Demo database made: ${path}`);
   } catch (error) {

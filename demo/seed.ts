@@ -11,6 +11,7 @@ import { now, pretendNow, shopDay } from '@/server/clock';
 import { choosingKit, justMet, minorInFit, settingTheBow, waiting } from './jobs-early';
 import { finished, onTheLane, stale } from './jobs-far';
 import { demoBows, demoCatalogue } from './load-csv';
+import { seedPeople } from './people';
 
 const ZONE = 'Europe/Berlin';
 
@@ -55,7 +56,7 @@ export function seedDemo(db: Db): void {
     timeZone: ZONE,
     units: TRADE_UNITS,
     loopCounts: false,
-    people: ['T. Okoro', 'M. Lindauer'],
+    lockAfterMin: 30,
     kit: { ...KIT_LINES, weights: {} },
     quote: { taxPct: 19, depositPct: 30, validDays: 14, hourCents: 4800 },
     schools: USUAL_SCHOOLS,
@@ -64,6 +65,7 @@ export function seedDemo(db: Db): void {
     hours: {},
     closed: [],
   });
+  seedPeople(db, instant(-400, '09:00'));
   demoBows().forEach((bow) => insertBow(db, bow));
   demoCatalogue().forEach((item) => insertItem(db, item));
   SINGLE_BOWS.forEach((piece) => savePiece(db, { ...piece, leftWith: null }));

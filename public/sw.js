@@ -29,7 +29,9 @@ async function put(cacheName, most, key, response) {
 
 const isFile = ({ pathname }) => pathname.startsWith('/_next/static/') || pathname === '/icon.svg';
 const isPage = (response) =>
-  response.ok && (response.headers.get('content-type') ?? '').startsWith('text/html');
+  response.ok &&
+  // The door is never what somebody wanted to see later.
+  new URL(response.url).pathname !== '/sign-in' && (response.headers.get('content-type') ?? '').startsWith('text/html');
 
 self.addEventListener('fetch', (event) => {
   const { request } = event;

@@ -6,6 +6,7 @@
 /** Areas of `src/core`. */
 export const CORE = [
   ['outcome.ts'],
+  ['people'],
   ['units', 'numerics'],
   ['bow', 'flight'],
   ['arrow', 'fit', 'tuning', 'balance', 'hold'],
@@ -38,10 +39,11 @@ export const UI = [
   ['pieces'],
   ['keep'],
   ['fields', 'drawings', 'charts'],
+  ['door'],
   ['frame'],
   ['job'],
   ['parts', 'quote', 'calendar'],
-  ['shop', 'stages', 'orders', 'today', 'delivered', 'sheet', 'code'],
+  ['shop', 'stages', 'orders', 'today', 'delivered', 'sheet', 'code', 'people'],
 ];
 
 const beside = (rows, path) =>

@@ -7,8 +7,11 @@ import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import '@/ui/theme/globals.css';
+import type { Shop } from '@/core/job';
+import { askerIn, type Asker } from '@/server/access/asker';
 import { shopOrSickness } from '@/server/shop';
 import { SCHEME } from '@/ui/theme/tokens';
+import { Dress } from '@/ui/frame/Dress';
 import { SickShop } from '@/ui/frame/SickShop';
 import { Shell } from '@/ui/frame/Shell';
 
@@ -32,8 +35,28 @@ const FACES = [
   ),
 ].map((face) => face.pathname);
 
+/** Who is signed in has the whole of it; at the door there is the look alone. */
+function Inside({
+  shop,
+  asker,
+  children,
+}: {
+  shop: Shop;
+  asker: Asker | null;
+  children: ReactNode;
+}) {
+  const { by, personId } = asker ?? { by: null, personId: null };
+  if (!by) return <Dress>{children}</Dress>;
+  return (
+    <Shell shop={shop} someone={{ id: personId ?? '', name: by.name, rights: by.rights }}>
+      {children}
+    </Shell>
+  );
+}
+
 export default async function Layout({ children }: { children: ReactNode }) {
-  const nonce = (await headers()).get('x-nonce') ?? '';
+  const asked = await headers();
+  const nonce = asked.get('x-nonce') ?? '';
   for (const face of FACES)
     preload(face, { as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' });
   const found = shopOrSickness();
@@ -51,7 +74,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
           {'sick' in found ? (
             <SickShop title={found.sick.title} detail={found.sick.detail} />
           ) : (
-            <Shell shop={found.shop}>{children}</Shell>
+            <Inside shop={found.shop} asker={askerIn({ headers: asked })}>
+              {children}
+            </Inside>
           )}
         </AppRouterCacheProvider>
       </body>

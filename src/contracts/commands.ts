@@ -250,10 +250,13 @@ export type Command = Static<typeof Command>;
 
 const Key = Type.String({ minLength: 8, maxLength: 60 });
 
+/** Who makes the entry and where; put in by the server, never sent. */
+const made = { who: Name(60), tablet: Type.Optional(Type.String({ maxLength: 60 })) };
+
 export const CommandRequest = Type.Object(
   {
+    ...made,
     version: Type.Integer({ minimum: 1 }),
-    who: Name(60),
     /** The stage on the screen as it was entered. */
     stage: Type.Optional(OneOf(...STAGES.map(({ id }) => id))),
     /** Of this one entry: sent a second time, after a break, it counts once. */
@@ -266,7 +269,7 @@ export type CommandRequest = Static<typeof CommandRequest>;
 
 export const NewJobRequest = Type.Object(
   {
-    who: Name(60),
+    ...made,
     /** An archer who has been here before. */
     archerId: Type.Optional(Id),
     archer: Type.Partial(ArcherAnswers, strict),

@@ -137,10 +137,8 @@ export const ShopRequest = Type.Object(
     /** By name; Monday to Sunday, minutes since midnight. */
     hours: Type.Record(Type.String({ maxLength: 60 }), Week),
     closed: Type.Array(ClosedDay, { maxItems: 400 }),
-    people: Type.Array(Name(60), {
-      minItems: 1,
-      maxItems: 20,
-    }),
+    /** Minutes without a touch after which a tablet locks itself. */
+    lockAfterMin: Type.Integer({ minimum: 1, maximum: 240 }),
     kit: Type.Object(
       {
         thirdAxisPastM: Type.Unsafe<Metre>({ type: 'number', minimum: 10, maximum: 150 }),

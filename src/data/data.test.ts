@@ -556,7 +556,7 @@ describe('shop and stock', () => {
       name: 'Anders',
       loopCounts: true,
       units: METRIC_UNITS,
-      people: ['A', 'B'],
+      lockAfterMin: 3,
     };
     saveShopSettings(db, NEW_SHOP);
     saveShopSettings(db, shop);

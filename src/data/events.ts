@@ -6,6 +6,8 @@ interface NewEvent {
   readonly version: number;
   readonly at: string;
   readonly who: string;
+  /** Where it was made; empty where that is not known. */
+  readonly tablet?: string;
   readonly stage: string;
   readonly summary: string;
   readonly inverse: unknown;
@@ -40,14 +42,15 @@ export const addEvent = (db: Db, event: NewEvent): number =>
     db
       .prepare(
         `INSERT INTO job_event
-           (job_id, version, at, who, stage, summary, inverse_json, key, visit, ends_visit)
-         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+           (job_id, version, at, who, tablet, stage, summary, inverse_json, key, visit, ends_visit)
+         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
       )
       .run(
         event.jobId,
         event.version,
         event.at,
         event.who,
+        event.tablet ?? '',
         event.stage,
         event.summary,
         event.inverse === null ? null : JSON.stringify(event.inverse),

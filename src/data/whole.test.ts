@@ -8,6 +8,8 @@ import { checkFile } from './backup';
 import { findJobs } from './job-find';
 import { openDb } from './db';
 import { migrate } from './migrate';
+import { peopleOf, saveSecret } from './people';
+import { beginSession, insertTablet } from './tablets';
 import { insertPhoto } from './photos';
 import { searchParts } from './part-search';
 import { NotTaken, readWhole } from './whole-read';
@@ -22,6 +24,9 @@ beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'waffenrad-whole-'));
   const db = openDb(join(folder, 'shop.sqlite'));
   seedDemo(db);
+  saveSecret(db, 'okoro', 'a hash nobody is to have');
+  insertTablet(db, { id: 't', name: 'Lane', pairedBy: 'T', pairedAt: AT, seenAt: AT, token: 'x' });
+  beginSession(db, { hash: 'a session’s', tabletId: 't', personId: 'okoro', at: AT });
   const jobId = db.prepare('SELECT id FROM job LIMIT 1').pluck().get() as string;
   for (let i = 0; i < 2; i++)
     insertPhoto(
@@ -44,6 +49,22 @@ const texts = (path: string) =>
   Object.fromEntries(
     Object.entries(files(path)).map(([name, bytes]) => [name, Buffer.from(bytes).toString('hex')]),
   );
+
+test('what lets somebody in does not go out: no PIN, no tablet, no session', () => {
+  const out = Object.values(files(zip)).map((bytes) => Buffer.from(bytes).toString('latin1'));
+  for (const secret of ['a hash nobody is to have', 'a session', '"token_hash"'])
+    expect(out.some((text) => text.includes(secret))).toBe(false);
+  const path = join(folder, 'people.sqlite');
+  readWhole(zip, path);
+  const db = openDb(path);
+  expect(peopleOf(db).map(({ name, canSignIn }) => [name, canSignIn])).toEqual([
+    ['T. Okoro', false],
+    ['M. Lindauer', false],
+    ['P. Sander', false],
+    ['J. Imhoff', false],
+  ]);
+  db.close();
+});
 
 test('everything goes out as open files, and read into an empty file goes out the same again', () => {
   const path = join(folder, 'again.sqlite');

@@ -97,6 +97,7 @@ const PutRequest = Type.Object(
       ),
     ]),
     who: Name(60),
+    tablet: Type.Optional(Type.String({ maxLength: 60 })),
   },
   { additionalProperties: false },
 );

@@ -14,6 +14,7 @@ const check = checker(
       stepId: Type.String({ minLength: 1, maxLength: 40 }),
       seconds: Type.Number({ minimum: 0, maximum: 24 * 3600 }),
       who: Name(60),
+      tablet: Type.Optional(Type.String({ maxLength: 60 })),
     },
     { additionalProperties: false },
   ),

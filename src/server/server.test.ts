@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { aBow, aFinishedJob } from '@/core/testing/fixtures';
-import { derive, type Shop } from '@/core/job';
+import { derive, type ShopSettings } from '@/core/job';
 import { USUAL_SCHOOLS } from '@/core/setup';
 import { USUAL_STATIONS } from '@/core/bench';
 import { sheetDocument } from '@/core/sheet';
@@ -245,13 +245,13 @@ describe('with a shop', () => {
   });
 
   test('settings are saved whole; a place that is no time zone is refused', () => {
-    const shop: Shop = {
+    const shop: ShopSettings = {
       name: 'Anders',
       address: '',
       phone: '0199 1',
       timeZone: 'Europe/Oslo',
       loopCounts: true,
-      people: ['A'],
+      lockAfterMin: 25,
       units: TRADE_UNITS,
       kit: {
         thirdAxisPastM: metre(50),
@@ -284,8 +284,9 @@ describe('with a shop', () => {
       hours: { A: [{ from: 540, to: 1080 }, null, null, null, null, null, null] },
       closed: [{ day: '2026-12-25', name: 'Christmas' }],
     };
-    expect(saveShop(shop, db)).toEqual(shop);
-    expect(loadShop(db)).toEqual(shop);
+    const people = ['Technician'];
+    expect(saveShop(shop, db)).toEqual({ ...shop, people });
+    expect(loadShop(db)).toEqual({ ...shop, people });
     expect(
       problemOf(() => saveShop({ ...shop, timeZone: 'Mars/Base' }, db)).more.errors![0]!.pointer,
     ).toBe('/timeZone');
@@ -293,10 +294,13 @@ describe('with a shop', () => {
       '/people',
     );
     expect(
+      problemOf(() => saveShop({ ...shop, lockAfterMin: 0 }, db)).more.errors![0]!.pointer,
+    ).toBe('/lockAfterMin');
+    expect(
       problemOf(() => saveShop({ ...shop, units: { ...TRADE_UNITS, length: 'cubits' } }, db))
         .status,
     ).toBe(400);
-    expect(loadShop(db)).toEqual(shop);
+    expect(loadShop(db)).toEqual({ ...shop, people });
     const circle = { ...shop.steps, edits: [{ id: 'nockHeight', needs: ['loop'] }] };
     expect(problemOf(() => saveShop({ ...shop, steps: circle }, db)).more.errors![0]).toMatchObject(
       {
@@ -308,7 +312,7 @@ describe('with a shop', () => {
     expect(problemOf(() => saveShop({ ...shop, steps: left }, db)).more.errors![0]!.pointer).toBe(
       '/steps/edits/0/off',
     );
-    expect(loadShop(db)).toEqual(shop);
+    expect(loadShop(db)).toEqual({ ...shop, people });
   });
 });
 

@@ -2,12 +2,14 @@ import { checker } from '@/contracts/ajv';
 import { merge, type Clash } from '@/contracts/merge';
 import { ShopChange, ShopRequest } from '@/contracts/shop';
 import type { Shop } from '@/core/job';
+import type { By } from '@/core/people';
 import { stepFaults, type ShopSteps } from '@/core/bench';
 import { db, type Db } from '@/data/db';
 import { stepTimes } from '@/data/records';
 import { partName } from '@/core/kit';
 import { partById, partsOfKind } from '@/data/stock';
 import { saveShopSettings, shopSettings } from '@/data/settings';
+import { note } from './access/note';
 import { invalid, Problem } from './problem';
 import { sickOf, sicknessOf, type Sickness } from './sick';
 
@@ -42,7 +44,7 @@ export function saveShop(body: unknown, on: Db = db()): Shop {
   ];
   if (faults.length > 0) throw invalid(faults);
   saveShopSettings(on, checked.value);
-  return checked.value;
+  return shopSettings(on);
 }
 
 /** Parts that steps use up and that no catalogue has. */
@@ -82,7 +84,7 @@ export function changeShop(body: unknown, on: Db = db()): Shop {
   if (!checked.ok) throw invalid(checked.errors);
   const { seen, ...wanted } = checked.value;
   const run = on.transaction(() => {
-    const now = shopSettings(on);
+    const { people: _people, ...now } = shopSettings(on);
     if (!seen) return saveShop({ ...now, ...wanted }, on);
     const fields = Object.keys(wanted) as (keyof typeof wanted)[];
     const [there, before] = [now, seen].map((shop) =>
@@ -96,6 +98,27 @@ export function changeShop(body: unknown, on: Db = db()): Shop {
   });
   return run.immediate();
 }
+
+/** The same by somebody, with what it changed written down; what changed nothing is no entry. */
+export function changeShopBy(by: By, body: unknown, on: Db = db()): Shop {
+  const run = on.transaction(() => {
+    const before = shopSettings(on);
+    const after = changeShop(body, on);
+    const changed = (Object.keys(after) as (keyof Shop)[]).filter(
+      (field) => JSON.stringify(before[field]) !== JSON.stringify(after[field]),
+    );
+    if (changed.length > 0)
+      note(by, 'settings', `Settings changed: ${changed.map(fieldName).join(', ')}`, {
+        on,
+        detail: Object.fromEntries(changed.map((field) => [field, [before[field], after[field]]])),
+      });
+    return after;
+  });
+  return run.immediate();
+}
+
+/** As it is read: “lock after min” for `lockAfterMin`. */
+const fieldName = (field: string) => field.replace(/[A-Z]/g, (sign) => ` ${sign.toLowerCase()}`);
 
 /** The settings, or what keeps the shop’s file from being read. */
 export function shopOrSickness(open: () => Db = db): { shop: Shop } | { sick: Sickness } {

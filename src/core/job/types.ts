@@ -217,7 +217,10 @@ export interface Shop {
   readonly timeZone: string;
   readonly units: ShopUnits;
   readonly loopCounts: boolean;
+  /** Who works at the bench, by name; kept with the people, not with the settings. */
   readonly people: readonly string[];
+  /** Minutes without a touch after which a tablet locks itself. */
+  readonly lockAfterMin: number;
   /** Lines of the kit, and how much a place counts where the shop sees it otherwise. */
   readonly kit: KitLines & { readonly weights: Partial<Record<Slot, number>> };
   readonly quote: QuoteTerms;
@@ -231,6 +234,9 @@ export interface Shop {
   readonly hours: Readonly<Record<string, WeekHours>>;
   readonly closed: readonly ClosedDay[];
 }
+
+/** What the settings hold of it; people are kept by themselves. */
+export type ShopSettings = Omit<Shop, 'people'>;
 
 /** A day nobody works, YYYY-MM-DD in the shop's time zone. */
 export interface ClosedDay {

@@ -9,6 +9,7 @@ import {
 import { KIT_LINES } from '../kit';
 import { NO_SHOP_STEPS, USUAL_STATIONS } from '../bench';
 import { USUAL_SCHOOLS, type Reading, type SetupKey } from '../setup';
+import { rightsOf } from '../people';
 import { TRADE_UNITS } from '../units';
 import { aBow, anItem, aPart } from './kit-fixtures';
 
@@ -22,6 +23,7 @@ export const aShop = (changes: Partial<Shop> = {}): Shop => ({
   units: TRADE_UNITS,
   loopCounts: false,
   people: ['T. Okoro'],
+  lockAfterMin: 10,
   kit: { ...KIT_LINES, weights: {} },
   quote: QUOTE_TERMS,
   schools: USUAL_SCHOOLS,
@@ -31,6 +33,9 @@ export const aShop = (changes: Partial<Shop> = {}): Shop => ({
   closed: [],
   ...changes,
 });
+
+/** Somebody at a tablet who may do everything. */
+export const someone = (name = 'T. Okoro') => ({ id: 'p1', name, rights: rightsOf('owner') });
 
 export const aReading = (
   seq: number,

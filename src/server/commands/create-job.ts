@@ -37,7 +37,7 @@ const BLANK_ARCHER: Omit<Archer, 'id' | 'name'> = {
 export function createJob(body: unknown, on: Db = db()): JobSnapshot {
   const checked = checkNewJob(body);
   if (!checked.ok) throw invalid(checked.errors);
-  const { who, archerId, archer, job, key } = checked.value;
+  const { who, tablet = '', archerId, archer, job, key } = checked.value;
   if (!archerId && !archer.name) throw invalid([{ pointer: '/archer/name', detail: 'is missing' }]);
   const run = on.transaction(() => {
     // Sent a second time since the answer to the first was lost: it is open already.
@@ -112,6 +112,7 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       version: 1,
       at,
       who,
+      tablet,
       stage: 'meet',
       summary: 'Job opened',
       inverse: null,

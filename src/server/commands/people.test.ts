@@ -160,17 +160,21 @@ describe('settings changed in part', () => {
 
 describe('settings two screens change', () => {
   const seen = () => {
-    const { name, address, people, quote } = loadShop(db);
-    return { name, address, people, quote };
+    const { name, address, closed, quote } = loadShop(db);
+    return { name, address, closed, quote };
   };
   test('what only one of them changed stays, also within one field', () => {
     const both = seen();
-    const { people, quote } = both;
-    changeShop({ quote: { ...quote, taxPct: 7 }, people: [...people, 'Ann'], seen: both }, db);
-    changeShop({ quote: { ...quote, validDays: 30 }, people: [...people, 'Bo'], seen: both }, db);
+    const { quote } = both;
+    const [ann, bo] = [
+      { day: '2026-12-24', name: 'Ann' },
+      { day: '2026-12-31', name: 'Bo' },
+    ];
+    changeShop({ quote: { ...quote, taxPct: 7 }, closed: [ann], seen: both }, db);
+    changeShop({ quote: { ...quote, validDays: 30 }, closed: [bo], seen: both }, db);
     expect(loadShop(db)).toMatchObject({
       quote: { ...quote, taxPct: 7, validDays: 30 },
-      people: [...people, 'Bo', 'Ann'],
+      closed: [bo, ann],
     });
   });
   test('what both changed differently is refused and shown, and nothing of it is kept', () => {

@@ -30,7 +30,8 @@ import { nowIso } from '../clock';
 import { Problem, invalid, notFound } from '../problem';
 import { loadSnapshot } from '../load-snapshot';
 import { refuseUnlooked } from './unlooked';
-import { type Done, type Handlers, type Work } from './types';
+import { rightOf } from './rights';
+import { type Done, type Handlers, type May, type Work } from './types';
 
 const HANDLERS: Handlers = {
   ...ANSWERS,
@@ -79,8 +80,14 @@ function parse(body: unknown): CommandRequest {
  * Runs one command on a job in one transaction. A write that carries an old version is refused
  * with what changed since, and nothing of it is kept.
  */
-export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnapshot {
-  const { version, who, command, stage: shown, key } = parse(body);
+export function runCommand(
+  jobId: string,
+  body: unknown,
+  on: Db = db(),
+  may: May = () => undefined,
+): JobSnapshot {
+  const { version, who, tablet = '', command, stage: shown, key } = parse(body);
+  may(rightOf(command.name));
   const run = on.transaction(() => {
     const snapshot = loadSnapshot(jobId, on);
     if (!snapshot) throw notFound('job');
@@ -96,7 +103,7 @@ export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnap
       inverse,
       visit,
       written,
-    } = handler(command, { db: on, snapshot, who, at });
+    } = handler(command, { db: on, snapshot, who, at, may });
     noteParts(snapshot, { db: on, who, at });
     const stage = shown ?? of;
     const id = addEvent(on, {
@@ -104,6 +111,7 @@ export function runCommand(jobId: string, body: unknown, on: Db = db()): JobSnap
       version: version + 1,
       at,
       who,
+      tablet,
       stage,
       summary,
       inverse,

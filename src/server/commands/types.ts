@@ -1,6 +1,7 @@
 import type { Command } from '@/contracts/commands';
 import type { BowRecord } from '@/core/bow';
 import type { Archer, Job, JobSnapshot } from '@/core/job';
+import type { Right } from '@/core/people';
 import type { Stage } from '@/core/setup';
 import type { Db } from '@/data/db';
 import type { StoredBow, StoredPart } from '@/data/jobs';
@@ -52,7 +53,11 @@ export interface Work {
   readonly snapshot: JobSnapshot;
   readonly who: string;
   readonly at: string;
+  /** Refuses where who makes the entry may not. */
+  readonly may: May;
 }
+
+export type May = (right: Right) => void;
 
 export const cannot = (reason: string, detail: string, pointer = '/command') =>
   new Problem(422, reason, 'This cannot be done', { detail, errors: [{ pointer, detail }] });

@@ -19,6 +19,7 @@ import {
 import { appendRows, retractionOf } from '../take-readings';
 import { putBowAgain } from './bow';
 import { putAgain, storedPart } from './hold';
+import { rightToTakeBack } from './rights';
 import { ofStage, cannot, pick, type Handlers, type Inverse, type Work } from './types';
 
 /** Taking an entry back, the newest or any other, and bringing it again. */
@@ -31,6 +32,7 @@ export const UNDO = ofStage('', {
         : named(eventById(db, snapshot.job.id, event), 'canUndo');
     if (!entry) throw cannot('nothing-to-undo', nothingLeft(snapshot));
     const inverse = entry.inverse as Inverse;
+    work.may(rightToTakeBack(inverse));
     untouchedSince(entry, inverse, work);
     const redo = takeBack(inverse, work);
     return {
@@ -48,6 +50,7 @@ export const UNDO = ofStage('', {
         : named(eventById(db, snapshot.job.id, event), 'canRedo');
     if (!entry) throw cannot('nothing-to-redo', 'There is nothing taken back to bring again.');
     const redo = entry.redo as Inverse;
+    work.may(rightToTakeBack(redo));
     untouchedSince(entry, redo, work);
     const inverse = takeBack(redo, work);
     markRedone(db, entry.id, inverse);

@@ -23,7 +23,11 @@ let server: Server;
 let entries: Entry[];
 
 /** A server whose application answers as told, with its gate. */
-async function open(handler: Options['handler'], limits: Options['limits'] = null) {
+async function open(
+  handler: Options['handler'],
+  limits: Options['limits'] = null,
+  admit: Options['admit'] = () => null,
+) {
   entries = [];
   const log = pino(
     { base: undefined },
@@ -36,6 +40,7 @@ async function open(handler: Options['handler'], limits: Options['limits'] = nul
     names: new Set(['127.0.0.1']),
     nameOf: (path) => (path.startsWith('/jobs/') ? '/jobs/[id]' : path),
     nowMs: () => performance.now(),
+    admit,
   });
   server = createServer(opened.onRequest);
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));

@@ -21,7 +21,15 @@ interface GateOptions {
   readonly secured?: boolean;
   /** Null: nobody is held up, as in tests that send thousands. */
   readonly limits: Limits | null;
+  /** Whether who asks may have it, said to the application with the request. */
+  readonly admit: Admit;
 }
+
+/** What becomes of a request besides being answered: null where it passes. */
+export type Admit = (
+  request: IncomingMessage,
+  asked: { readonly path: string; readonly route: string },
+) => Problem | { readonly to: string } | null;
 
 interface Limits {
   readonly tablet: Allowance;
@@ -85,6 +93,12 @@ function refuse(
   response.end(asPage ? pageOf(problem) : JSON.stringify(problem.body()));
 }
 
+/** To another page of the shop. */
+function sendTo(response: ServerResponse, to: string) {
+  response.writeHead(303, { location: to, 'cache-control': 'no-store' });
+  response.end();
+}
+
 /** Answers on their way: how many, and a word when there are none any more. */
 class Underway {
   private count = 0;
@@ -116,7 +130,16 @@ class Underway {
 }
 
 /** What stands before the application: looks at address, name and origin, counts, writes the log. */
-export function gate({ handler, log, nameOf, nowMs, limits, names, secured = false }: GateOptions) {
+export function gate({
+  handler,
+  log,
+  nameOf,
+  nowMs,
+  limits,
+  names,
+  admit,
+  secured = false,
+}: GateOptions) {
   const tablets = limits && new Limiter(limits.tablet, nowMs);
   const addresses = limits && new Limiter(limits.address, nowMs);
   const underway = new Underway();
@@ -144,6 +167,9 @@ export function gate({ handler, log, nameOf, nowMs, limits, names, secured = fal
           `${TABLET}=${randomUUID()}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict${secured ? '; Secure' : ''}`,
         );
     }
+    const kept = admit(request, { path, route: nameOf(path) });
+    if (kept instanceof Problem) return refuse(request, response, kept);
+    if (kept) return sendTo(response, kept.to);
     // The connection is not kept for another request that nobody would answer.
     if (closing) response.shouldKeepAlive = false;
     await handler(request, response);

@@ -8,6 +8,7 @@ import pino from 'pino';
 import QRCode from 'qrcode';
 import { dbPath } from '@/data/db';
 import { routeNames } from './addresses';
+import { admitBy } from './admit';
 import { gate, USUAL_LIMITS } from './gate';
 import { mayOpen } from './may-open';
 import { isLoopback, ownNames, reachedBy } from './own-names';
@@ -59,6 +60,7 @@ async function main() {
     limits: limited ? USUAL_LIMITS : null,
     names: ownNames(machine),
     secured: tls !== null,
+    admit: admitBy({ onLoopback: isLoopback(host), secured: tls !== null }),
   });
   const server = tls ? createSecureServer(tls, onRequest) : createServer(onRequest);
   server.maxConnections = MOST_CONNECTIONS;
@@ -110,9 +112,6 @@ async function main() {
     const url = `${scheme}://${name}:${port}`;
     console.log(`Waffenrad is open at  ${url}\nDatabase: ${dbPath()}\nStop it with Ctrl+C.`);
     if (isLoopback(host)) return;
-    console.log(
-      'It answers everybody who reaches this address, and nobody signs in: use it in the shop’s own network alone.',
-    );
     // For the tablets: nobody types an address with one finger.
     QRCode.toString(url, { type: 'terminal', small: true }, (error, drawn) => {
       if (!error) console.log(drawn);

@@ -2,6 +2,7 @@ import type { CalendarInput } from '@/core/calendar';
 import type { PaperSize } from '@/core/flight';
 import { db } from '@/data/db';
 import { shopSettings } from '@/data/settings';
+import { auditFile } from '../access/audit';
 import { compute } from '../compute';
 import { cardFile, type CardWish } from '../card';
 import { closedDaysIn } from '../closed-days';
@@ -39,6 +40,7 @@ export const TASKS = {
   importLook: (importId: string, offset: number) => lookAtImport(importId, undefined, offset),
   supplierList: (supplier: string) => listOfSupplier(supplier),
   bowsFile: () => bowsFile(),
+  auditFile: () => auditFile(),
   registerFile: (asked: Readonly<Record<string, string>>) => registerFile(asked),
   bowFile: (text: string) => lookAtBows(text),
   plan: (input: CalendarInput) => firstPlan(input),

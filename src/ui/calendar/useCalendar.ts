@@ -3,8 +3,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockOfMinute, dayOfMinute, type CalendarGlance, type CalendarView } from '@/core/job';
 import type { CalendarPlan } from '@/core/calendar';
 import type { CalendarSaid, JobRemedies } from '@/workers/calendar';
-import { useShell } from '../frame/useShell';
 import { post } from '../keep/post';
+import { askShop } from '../keep/ask-shop';
 
 export interface Calendar {
   readonly view: CalendarView;
@@ -26,7 +26,7 @@ export function useCalendarOf(glance: CalendarGlance): Calendar {
   const [first, setFirst] = useState<CalendarView>({ ...glance, input: NOTHING_PLANNED });
   useEffect(() => {
     let gone = false;
-    fetch('/api/v1/calendar')
+    askShop('/api/v1/calendar')
       .then((response) => (response.ok ? (response.json() as Promise<CalendarView>) : null))
       // Without it the day stands as the server planned it.
       .then((whole) => whole && !gone && setFirst(whole))
@@ -50,7 +50,6 @@ export function useCalendar(first: CalendarView): Calendar {
   const [part, setPart] = useState<number | null>(null);
   const [trouble, setTrouble] = useState('');
   const thread = useRef<Worker | null>(null);
-  const { who } = useShell();
   const stop = useCallback(() => {
     thread.current?.terminate();
     thread.current = null;
@@ -84,7 +83,7 @@ export function useCalendar(first: CalendarView): Calendar {
         : { day: dayOfMinute(view.firstDay, minute), minutes: clockOfMinute(minute) };
     const answer = await post<CalendarView>(
       '/api/v1/calendar/visits',
-      { jobId, visitId, at, who },
+      { jobId, visitId, at },
       'PUT',
     );
     setTrouble(answer.ok ? '' : answer.message);

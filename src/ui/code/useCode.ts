@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import type { CodeFound } from '@/core/sheet';
 import { codeWords as w } from '../words';
 import { pixelsOf, useCodeReader } from './usePicture';
+import { askShop } from '../keep/ask-shop';
 
 /** Larger files are not opened: a telephone's picture has a third of it. */
 const MOST_MB = 25;
@@ -47,7 +48,7 @@ export function useCode() {
 
 async function ask(text: string): Promise<CodeFound | { readonly trouble: string }> {
   try {
-    const response = await fetch('/api/v1/codes', {
+    const response = await askShop('/api/v1/codes', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ text }),

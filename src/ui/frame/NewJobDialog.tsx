@@ -12,14 +12,12 @@ import { useKept } from '../keep/useKept';
 import { frame, meet } from '../words';
 import { Actions } from '../pieces/layout';
 import { Panel } from './Panel';
-import { useShell } from './useShell';
 import { useFind, type Found } from './useFind';
 import choiceCss from '../fields/Choice.module.css';
 import css from './NewJobDialog.module.css';
 
 /** Opens a job with no more than a name; an archer who was here before is offered. */
 export function NewJobDialog({ onClose }: { onClose: () => void }) {
-  const { who } = useShell();
   const router = useRouter();
   const { value: name, set: setName, forget } = useKept('new-job.name', () => '');
   const [hand, setHand] = useState<'right' | 'left'>('right');
@@ -30,7 +28,7 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
   const wish = useRef({ text: '', key: '' });
   const create = async (body: object) => {
     setBusy(true);
-    const asked = { who, job: {}, ...body };
+    const asked = { job: {}, ...body };
     const text = JSON.stringify(asked);
     // The same wish once more, its answer having been lost, opens no second job.
     if (wish.current.text !== text) wish.current = { text, key: newKey() };

@@ -1,17 +1,32 @@
 'use client';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useRouter } from 'next/navigation';
 import type { Shop } from '@/core/job';
 import { Dress } from './Dress';
 import { useServiceWorker } from '../keep/connection';
 import { useDialog } from './useDialog';
 import { useKeys, usePageKeys } from './useKeys';
-import { ShellContext, type Opened } from './useShell';
-import { useWho } from './useWho';
+import { useLock } from './useLock';
+import { ShellContext, type Opened, type Someone } from './useShell';
 
-/** What every page has: theme, the person at work, find, new job, the list of keys. */
-export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
+/** What every page has: theme, the person at work and the tablet's lock, find, new job, the list of keys. */
+export function Shell({
+  shop,
+  someone,
+  children,
+}: {
+  shop: Shop;
+  someone: Someone;
+  children: ReactNode;
+}) {
   const [opened, open] = useState<Opened>(null);
-  const [who, setWho] = useWho(shop.people);
+  const router = useRouter();
+  // What is typed stands in the page, which stays: only what was computed for somebody is asked for anew.
+  const heard = useCallback(() => {
+    open(null);
+    router.refresh();
+  }, [router]);
+  const locked = useLock(shop.lockAfterMin, heard);
   usePageKeys();
   useServiceWorker();
   useKeys({ '/': () => open('find'), n: () => open('new'), '?': () => open('keys') });
@@ -19,8 +34,16 @@ export function Shell({ shop, children }: { shop: Shop; children: ReactNode }) {
     // From here on keys and taps are heard; what drives the page from outside waits for it.
     document.documentElement.dataset.ready = 'yes';
   }, []);
-  const Dialog = useDialog(opened);
-  const value = useMemo(() => ({ shop, who, setWho, open }), [shop, who, setWho]);
+  const Dialog = useDialog(locked ? 'locked' : opened);
+  const value = useMemo(
+    () => ({
+      shop,
+      who: someone.name,
+      may: (right: Someone['rights'][number]) => someone.rights.includes(right),
+      open,
+    }),
+    [shop, someone],
+  );
   const close = () => open(null);
   return (
     <Dress>

@@ -1,5 +1,4 @@
 import Button from '@mui/material/Button';
-import NativeSelect from '@mui/material/NativeSelect';
 import { useColorScheme } from '@mui/material/styles';
 import DarkMode from '@mui/icons-material/DarkModeOutlined';
 import LightMode from '@mui/icons-material/LightModeOutlined';
@@ -10,21 +9,19 @@ import topCss from './Top.module.css';
 
 /** Who is working, the dim screen, find. */
 export function TopTools() {
-  const { shop, who, setWho, open } = useShell();
+  const { who, open } = useShell();
   return (
     <>
       <DimSwitch />
-      <NativeSelect
+      <Button
+        id="who"
+        variant="plain"
         className={topCss.who}
-        disableUnderline
-        inputProps={{ 'aria-label': frame.who, id: 'who' }}
-        value={who}
-        onChange={(event) => setWho(event.target.value)}
+        aria-label={`${frame.who}: ${who}`}
+        onClick={() => open('person')}
       >
-        {shop.people.map((name) => (
-          <option key={name}>{name}</option>
-        ))}
-      </NativeSelect>
+        <span>{who}</span>
+      </Button>
       <Button variant="plain" onClick={() => open('find')}>
         <Key className={topCss.key}>/</Key> {frame.find}
       </Button>

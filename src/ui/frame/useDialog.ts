@@ -4,11 +4,13 @@ import { isConnected, reportLost } from '../keep/connection';
 import type { Opened } from './useShell';
 
 type Dialog = ComponentType<{ onClose: () => void }>;
-type Name = NonNullable<Opened>;
+type Name = NonNullable<Opened> | 'locked';
 
 const DIALOGS: Readonly<Record<Name, () => Promise<Dialog>>> = {
   find: () => import('./FindDialog').then(({ FindDialog }) => FindDialog),
   new: () => import('./NewJobDialog').then(({ NewJobDialog }) => NewJobDialog),
+  person: () => import('./PersonDialog').then(({ PersonDialog }) => PersonDialog),
+  locked: () => import('./PersonDialog').then(({ LockedDialog }) => LockedDialog),
   keys: () => import('./KeysDialog').then(({ KeysDialog }) => KeysDialog),
 };
 
@@ -16,7 +18,7 @@ const DIALOGS: Readonly<Record<Name, () => Promise<Dialog>>> = {
  * The window that is open. All are fetched when the page stands, so that they open at once and without
  * a connection; null while none is open or it is not here yet.
  */
-export function useDialog(opened: Opened): Dialog | null {
+export function useDialog(opened: Name | null): Dialog | null {
   const [here, setHere] = useState<Partial<Record<Name, Dialog>>>({});
   const missed = useRef(new Set<Name>());
   useEffect(() => {

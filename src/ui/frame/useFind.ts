@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { askShop } from '../keep/ask-shop';
 
 export interface Found {
   readonly jobId: string;
@@ -17,7 +18,7 @@ export function useFind(text: string): readonly Found[] | null {
     if (asked === '') return;
     const gone = new AbortController();
     const timer = setTimeout(() => {
-      fetch(`/api/v1/find?q=${encodeURIComponent(asked)}`, { signal: gone.signal })
+      askShop(`/api/v1/find?q=${encodeURIComponent(asked)}`, { signal: gone.signal })
         .then((response) => (response.ok ? (response.json() as Promise<Found[]>) : []))
         .then((found) => setAnswer({ text: asked, found }))
         .catch(() => undefined);

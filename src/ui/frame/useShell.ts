@@ -1,13 +1,22 @@
 'use client';
 import { createContext, useContext } from 'react';
 import type { Shop } from '@/core/job';
+import type { Right } from '@/core/people';
 
-export type Opened = 'find' | 'new' | 'keys' | null;
+export type Opened = 'find' | 'new' | 'keys' | 'person' | null;
+
+/** Who is at the tablet. */
+export interface Someone {
+  readonly id: string;
+  readonly name: string;
+  readonly rights: readonly Right[];
+}
 
 interface ShellValue {
   readonly shop: Shop;
   readonly who: string;
-  readonly setWho: (name: string) => void;
+  /** Whether who is at the tablet may do this; the server asks again. */
+  readonly may: (right: Right) => boolean;
   readonly open: (dialog: Opened) => void;
 }
 

@@ -17,6 +17,7 @@ import { BlockTitle, Rows } from '../pieces/layout';
 import { Discard } from './Discard';
 import { useJob } from './JobProvider';
 import css from './HistoryPanel.module.css';
+import { askShop } from '../keep/ask-shop';
 
 const REST_MS = 250;
 /** Readings shown before the rest is left to the search of entries. */
@@ -32,7 +33,7 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
   const load = useCallback(
     async (before: number | null) => {
       const query = new URLSearchParams({ words, ...(before ? { before: String(before) } : {}) });
-      const response = await fetch(`/api/v1/jobs/${job.id}/history?${query}`).catch(() => null);
+      const response = await askShop(`/api/v1/jobs/${job.id}/history?${query}`).catch(() => null);
       if (!response?.ok) return setTrouble(frame.notSaved);
       const next = (await response.json()) as HistoryPage;
       setTrouble('');

@@ -19,11 +19,11 @@ import {
   type StageState,
 } from '@/core/job';
 import { STAGES } from '@/core/setup';
-import { useShell } from '../frame/useShell';
 import { useAsk } from '../frame/useAsk';
 import { frame, orderFate as w } from '../words';
 import { newKey } from '../keep/new-key';
 import { post, type Trouble } from '../keep/post';
+import { askShop } from '../keep/ask-shop';
 
 interface JobValue {
   readonly snapshot: JobSnapshot;
@@ -80,21 +80,20 @@ const ASK_EVERY_MS = 1000;
 async function wasKept(url: string): Promise<boolean> {
   for (;;) {
     await new Promise((resolve) => setTimeout(resolve, ASK_EVERY_MS));
-    const response = await fetch(url).catch(() => null);
+    const response = await askShop(url).catch(() => null);
     if (response?.ok) return ((await response.json()) as { saved: boolean }).saved;
-    // Answered, but not for this: a job that is no more was not kept either.
-    if (response && response.status < 500) return false;
+    // Answered, but not for this: a job that is no more was not kept either. A locked tablet is asked again.
+    if (response && response.status < 500 && response.status !== 401) return false;
   }
 }
 
 const snapshotOf = (jobId: string): Promise<JobSnapshot | null> =>
-  fetch(`/api/v1/jobs/${jobId}`)
+  askShop(`/api/v1/jobs/${jobId}`)
     .then((response) => (response.ok ? (response.json() as Promise<JobSnapshot>) : null))
     .catch(() => null);
 
 /** Holds the job as last saved; everything on the screens is computed from it by the core. */
 export function JobProvider({ initial, children }: { initial: JobSnapshot; children: ReactNode }) {
-  const { who } = useShell();
   const [snapshot, setSnapshot] = useState(initial);
   const [pending, setPending] = useState(0);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -115,7 +114,6 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       const key = newKey();
       const body = {
         version: newest.current.job.version,
-        who,
         ...(stage ? { stage } : {}),
         key,
         command: withSeen(command, newest.current),
@@ -143,7 +141,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       const reason = String(answer.problem.type ?? '').replace(/^.*:/, '');
       return { message: answer.message, pointer: answer.pointer, reason };
     },
-    [jobId, take, who],
+    [jobId, take],
   );
 
   const { ask, asking } = useAsk();

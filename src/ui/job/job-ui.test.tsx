@@ -8,6 +8,7 @@ import {
   aPart,
   aReading,
   aShop,
+  someone,
   aSnapshot,
   anItem,
   FINISHED,
@@ -81,7 +82,7 @@ describe('the job on a screen', () => {
   }
   const show = (initial: JobSnapshot) =>
     render(
-      <Shell shop={aShop({ people: ['T. Okoro', 'M. Lindauer'] })}>
+      <Shell shop={aShop()} someone={someone()}>
         <JobProvider initial={initial}>
           <Probe />
         </JobProvider>
@@ -168,7 +169,7 @@ describe('keys everywhere', () => {
   test('?, / and n open their windows; letters typed into a field do not', async () => {
     serve(() => ({ status: 200, body: [] }));
     render(
-      <Shell shop={aShop()}>
+      <Shell shop={aShop()} someone={someone()}>
         <input aria-label="some field" />
       </Shell>,
     );

@@ -1,5 +1,5 @@
 import { act, render } from '@testing-library/react';
-import { aShop, aSnapshot } from '@/core/testing/fixtures';
+import { aShop, someone, aSnapshot } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
 import { Shell } from '../frame/Shell';
 import { JobProvider, useJob } from './JobProvider';
@@ -56,7 +56,7 @@ test('undo waits for what is on its way and takes that back; pressed twice, two 
     return undoing.open;
   }
   render(
-    <Shell shop={aShop({ people: [WHO] })}>
+    <Shell shop={aShop()} someone={someone(WHO)}>
       <JobProvider initial={withEntries(4, [1])}>
         <Probe />
       </JobProvider>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { PhotoAbout } from '@/core/job';
 import { photoWords as w } from '../words';
 import { useJob } from './JobProvider';
+import { askShop } from '../keep/ask-shop';
 
 /** As the server takes them. */
 const MOST_MB = 25;
@@ -34,7 +35,7 @@ async function handIn(
   file: File,
 ): Promise<{ readonly photo: number } | { readonly trouble: string }> {
   try {
-    const response = await fetch(
+    const response = await askShop(
       `/api/v1/jobs/${jobId}/photos?about=${encodeURIComponent(about)}`,
       { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: file },
     );

@@ -1,5 +1,6 @@
 import { reportLost } from './connection';
 import { frame } from '../words';
+import { askShop } from './ask-shop';
 
 type Posted<T> =
   | { readonly ok: true; readonly body: T }
@@ -53,7 +54,7 @@ export async function post<T>(url: string, body: unknown, method = 'POST'): Prom
 async function postOnce<T>(url: string, body: unknown, method: string): Promise<Posted<T>> {
   let response: Response;
   try {
-    response = await fetch(url, {
+    response = await askShop(url, {
       method,
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),

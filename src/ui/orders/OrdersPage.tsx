@@ -11,7 +11,6 @@ import type { OrderRow } from '@/core/job';
 import { Text } from '../pieces/Text';
 import { plainDay } from '../fields/dates';
 import { PageHead } from '../frame/PageHead';
-import { useWho } from '../frame/useWho';
 import { post } from '../keep/post';
 import { orderWords as w } from '../words';
 import { GridTable } from '../fields/GridTable';
@@ -25,22 +24,15 @@ const stateOf = ({ orderedAt, arrivedAt }: OrderRow): State =>
   arrivedAt ? 'arrived' : orderedAt ? 'ordered' : 'toOrder';
 
 /** What open jobs wait for, by supplier: marked when it is ordered and when it has come. */
-export function OrdersPage({
-  orders,
-  people,
-}: {
-  orders: readonly OrderRow[];
-  people: readonly string[];
-}) {
+export function OrdersPage({ orders }: { orders: readonly OrderRow[] }) {
   const router = useRouter();
   const [trouble, setTrouble] = useState('');
-  const [who] = useWho(people);
   const mark = async ({ orderId, jobId, version, slot }: OrderRow, state: State) => {
     const command =
       slot === 'bow' ? { name: 'orderBow', state } : { name: 'orderPart', slot, state };
     const answer =
       orderId === null
-        ? await post(`/api/v1/jobs/${jobId}/commands`, { version, who, command })
+        ? await post(`/api/v1/jobs/${jobId}/commands`, { version, command })
         : await post(`/api/v1/shop/orders/${orderId}`, { state });
     setTrouble(answer.ok ? '' : answer.message);
     router.refresh();

@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
 import type { AnyPart, PartKind } from '@/core/kit';
+import { askShop } from '../keep/ask-shop';
 
 export const PAGE_SIZE = 50;
 /** A word is looked for when the fingers rest. */
@@ -43,7 +44,7 @@ export function useParts({
         offset: String(page * PAGE_SIZE),
         ...(kind === null ? {} : { kind }),
       });
-      fetch(`/api/v1/shop/parts?${query.toString()}`, { signal: stop.signal })
+      askShop(`/api/v1/shop/parts?${query.toString()}`, { signal: stop.signal })
         .then((response) => (response.ok ? response.json() : Promise.reject(new Error())))
         .then((body: { parts: AnyPart[]; count: number }) => {
           setFound(body);

@@ -6,6 +6,7 @@ import { Actions, Block } from '../pieces/layout';
 import { Note } from '../pieces/texts';
 import { post } from '../keep/post';
 import { backupWords as w } from '../words';
+import { askShop } from '../keep/ask-shop';
 
 interface State {
   readonly folder: string | null;
@@ -20,7 +21,7 @@ export function BackupSettings() {
   const [making, setMaking] = useState(false);
   const [trouble, setTrouble] = useState('');
   useEffect(() => {
-    fetch('/api/v1/backups')
+    askShop('/api/v1/backups')
       .then((response) => (response.ok ? (response.json() as Promise<State>) : null))
       .then(setState)
       .catch(() => undefined);

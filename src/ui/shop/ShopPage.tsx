@@ -7,6 +7,7 @@ import { Text } from '../pieces/Text';
 import { TextField } from '../fields/TextField';
 import { Choice, type ChoiceOption } from '../fields/Choice';
 import { PageHead } from '../frame/PageHead';
+import { useShell } from '../frame/useShell';
 import { shopWords as w } from '../words';
 import { Page } from '../pieces/Page';
 import { Actions, Block, Questions } from '../pieces/layout';
@@ -14,25 +15,24 @@ import { BackupSettings } from './BackupSettings';
 import { BenchSettings } from './BenchSettings';
 import { TabletSettings } from './TabletSettings';
 import { KitSettings } from './KitSettings';
+import { plain, TypedField } from './TypedField';
 import { unsavedSettings, useSaving } from './useSaving';
 
 /** Name, people, units and school of the shop. */
 export function ShopPage({ shop }: { shop: Shop }) {
   const [draft, setDraft] = useState(shop);
-  const [people, setPeople] = useState(shop.people.join('\n'));
   const [round, setRound] = useState(0);
   useEffect(() => {
     const kept = unsavedSettings();
     if (!kept) return;
     const { changed } = kept;
     setDraft((now) => ({ ...now, ...changed }));
-    if (changed.people) setPeople(changed.people.join('\n'));
     // Fields begin anew with what stood in them.
     setRound((n) => n + 1);
   }, []);
-  const names = namesIn(people);
-  const faults = faultsOf(draft, names);
-  const { said, leave } = useSaving(shop, settled(draft, names, faults));
+  const { may } = useShell();
+  const faults = faultsOf(draft);
+  const { said, leave } = useSaving(shop, settled(draft, faults));
   const change = (part: Partial<Shop>) => setDraft((now) => ({ ...now, ...part }));
   const shared = { draft, change };
   const text = (field: 'name' | 'address' | 'phone' | 'timeZone', maxLength: number) => (
@@ -71,20 +71,27 @@ export function ShopPage({ shop }: { shop: Shop }) {
             <Link href="/shop/steps" prefetch={false}>
               {w.steps}
             </Link>
+            {may('people') && (
+              <>
+                {' '}
+                ·{' '}
+                <Link href="/shop/people" prefetch={false}>
+                  {w.people}
+                </Link>
+              </>
+            )}
           </p>
           <Block as={Questions}>
             {text('name', 80)}
             {text('address', 200)}
             {text('phone', 40)}
             {text('timeZone', 60)}
-            <TextField
-              id="shop-people"
-              label={w.people}
-              error={faults.people !== undefined}
-              helperText={faults.people ?? w.peopleHint}
-              multiline
-              value={people}
-              onChange={(event) => setPeople(event.target.value)}
+            <TypedField
+              id="shop-lock"
+              label={w.lockAfter}
+              value={String(draft.lockAfterMin)}
+              reads={(typed) => plain(typed, 1, 240, true)}
+              onRead={(lockAfterMin) => change({ lockAfterMin })}
             />
           </Block>
           <Block as={Questions} data-units>
@@ -98,7 +105,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
           <TabletSettings />
           <BackupSettings />
           <Fragment key={round}>
-            <BenchSettings shop={draft} people={names} change={change} />
+            <BenchSettings shop={draft} people={shop.people} change={change} />
             <KitSettings shop={draft} change={change} />
           </Fragment>
           <Actions>
@@ -116,7 +123,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
 }
 
 /** What can be saved: of a field that cannot stand as it is the others go all the same. */
-function settled(draft: Shop, names: readonly string[], faults: Faults): Partial<Shop> {
+function settled(draft: Shop, faults: Faults): Partial<Shop> {
   const { name, address, phone, timeZone, people: _people, ...rest } = draft;
   return {
     ...rest,
@@ -124,32 +131,16 @@ function settled(draft: Shop, names: readonly string[], faults: Faults): Partial
     phone,
     ...(faults.name ? {} : { name }),
     ...(faults.timeZone ? {} : { timeZone }),
-    ...(faults.people
-      ? {}
-      : {
-          people: names,
-          hours: Object.fromEntries(
-            Object.entries(draft.hours).filter(([person]) => names.includes(person)),
-          ),
-        }),
   };
 }
 
-type Faults = Partial<Record<'name' | 'address' | 'phone' | 'timeZone' | 'people', string>>;
-
-const namesIn = (text: string) =>
-  text
-    .split('\n')
-    .map((name) => name.trim())
-    .filter(Boolean);
+type Faults = Partial<Record<'name' | 'address' | 'phone' | 'timeZone', string>>;
 
 /** What cannot be saved as it stands, by field. */
-function faultsOf(draft: Shop, names: readonly string[]): Faults {
+function faultsOf(draft: Shop): Faults {
   return {
     ...(draft.name.trim() === '' ? { name: w.nameMissing } : {}),
     ...(isTimeZone(draft.timeZone) ? {} : { timeZone: w.timeZoneWrong }),
-    ...(names.length === 0 ? { people: w.peopleMissing } : {}),
-    ...(names.some((name) => name.length > 60) ? { people: w.peopleLong } : {}),
   };
 }
 

@@ -8,6 +8,7 @@ import { partStock as w } from '../words';
 import { NO_TICKS, ticksBody } from './ChangeList';
 import { moreOfLook } from './more-of-look';
 import { useTextFile } from './useTextFile';
+import { askShop } from '../keep/ask-shop';
 
 /** Parts sent at once. */
 const PIECE = 500;
@@ -71,7 +72,7 @@ export function usePartImport(onDone: () => void) {
       // Stopped while this piece was on its way: it is taken back as well.
       if (mine.stopped) return void post(`/api/v1/shop/parts/imports/${mine.id}`, {}, 'DELETE');
     }
-    const response = await fetch(`/api/v1/shop/parts/imports/${mine.id}`);
+    const response = await askShop(`/api/v1/shop/parts/imports/${mine.id}`);
     if (!response.ok) return setState({ at: 'refused', message: w.notRead });
     setState({ at: 'looked', read: found, look: (await response.json()) as ImportLook });
   };

@@ -1,6 +1,14 @@
 import type { ReactNode } from 'react';
 import { act, renderHook } from '@testing-library/react';
-import { A_FIT, aBow, aFinishedJob, aFitReading, aShop, aSnapshot } from '@/core/testing/fixtures';
+import {
+  A_FIT,
+  aBow,
+  aFinishedJob,
+  aFitReading,
+  aShop,
+  someone,
+  aSnapshot,
+} from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
 import { mm } from '@/core/units';
 import { Shell } from '../frame/Shell';
@@ -43,7 +51,7 @@ beforeEach(() => {
 function inJob<T>(hook: () => T, snapshot: JobSnapshot) {
   now = { ...snapshot, job: { ...snapshot.job, version: snapshot.job.version + 1 } };
   const wrapper = ({ children }: { children: ReactNode }) => (
-    <Shell shop={aShop()}>
+    <Shell shop={aShop()} someone={someone()}>
       <JobProvider initial={snapshot}>{children}</JobProvider>
     </Shell>
   );

@@ -35,6 +35,8 @@ export { orderFate, orderWords, quoteWords } from './quote';
 export { kitPackages } from './kit-packages';
 export { stepWords } from './steps';
 export { deliveredWords } from './delivered';
+export { doorWords } from './door';
+export { doneWords, peopleWords } from './people';
 export { backupWords } from './backup';
 export { like } from './like';
 export { elsewhere } from './elsewhere';

@@ -4,6 +4,9 @@ export const pages = {
   bows: 'Bows of the shop',
   parts: 'Parts of the shop',
   steps: 'Steps of the bench',
+  people: 'People and tablets',
+  done: 'What was done',
+  signIn: 'Sign in',
   delivered: 'Bows that left',
   code: 'Read a card or sheet',
 } as const;

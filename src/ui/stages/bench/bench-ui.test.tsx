@@ -6,6 +6,7 @@ import {
   aPart,
   aReading,
   aShop,
+  someone,
   aSnapshot,
   anItem,
   FINISHED,
@@ -61,7 +62,7 @@ function show(snapshot: JobSnapshot, at: string, stage = <BenchStage />) {
   query = at;
   next = { ...snapshot, job: { ...snapshot.job, version: snapshot.job.version + 1 } };
   return render(
-    <Shell shop={aShop()}>
+    <Shell shop={aShop()} someone={someone()}>
       <JobProvider initial={snapshot}>
         {stage}
         <Strip />
@@ -267,7 +268,7 @@ describe('the clock of a step', () => {
     const told = sent.find(({ url }) => url.endsWith('/times'));
     expect(told).toMatchObject({
       url: '/api/v1/jobs/job-1/times',
-      body: { stepId: 'silence', seconds: 90, who: 'T. Okoro' },
+      body: { stepId: 'silence', seconds: 90 },
     });
   });
 });

@@ -1,7 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import { isFinished, type JobStep } from '@/core/route';
-import { useShell } from '../../frame/useShell';
 import { post } from '../../keep/post';
 
 const PREFIX = 'waffenrad.clock.';
@@ -30,7 +29,6 @@ function store(key: string, seconds: number | null): void {
  */
 export function useStepClock(jobId: string, step: JobStep): number | null {
   const key = `${PREFIX}${jobId}.${step.id}`;
-  const { who } = useShell();
   const finished = isFinished(step);
   const [begun] = useState(!finished);
   const [seconds, setSeconds] = useState(0);
@@ -53,7 +51,7 @@ export function useStepClock(jobId: string, step: JobStep): number | null {
     store(key, null);
     // A step signed off without being done tells nothing about how long it takes.
     if (taken > 0 && step.state === 'done')
-      void post(`/api/v1/jobs/${jobId}/times`, { stepId: step.id, seconds: taken, who });
-  }, [begun, finished, key, jobId, step.id, step.state, who]);
+      void post(`/api/v1/jobs/${jobId}/times`, { stepId: step.id, seconds: taken });
+  }, [begun, finished, key, jobId, step.id, step.state]);
   return begun ? seconds : null;
 }

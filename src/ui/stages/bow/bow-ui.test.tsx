@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { aBow, aFinishedJob, aShop } from '@/core/testing/fixtures';
+import { aBow, aFinishedJob, aShop, someone } from '@/core/testing/fixtures';
 import { Shell } from '../../frame/Shell';
 import { JobProvider } from '../../job/JobProvider';
 import { BowStage } from './BowStage';
@@ -20,7 +20,7 @@ beforeEach(() => {
 });
 
 const stage = () => (
-  <Shell shop={aShop()}>
+  <Shell shop={aShop()} someone={someone()}>
     <JobProvider initial={aFinishedJob()}>
       <BowStage offers={[{ bow: aBow(), piece: null, heldBy: null, serials: [] }]} curves={[]} />
     </JobProvider>

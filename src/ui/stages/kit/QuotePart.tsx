@@ -15,6 +15,7 @@ import { Work } from '../../job/Work';
 import { Block, BlockTitle, Head, HeadEnd, Rows } from '../../pieces/layout';
 import { FieldError, Note, Tag } from '../../pieces/texts';
 import css from './QuotePart.module.css';
+import { askShop } from '../../keep/ask-shop';
 
 /** What it comes to as it stands, and the quotes given so far. */
 export function QuotePart() {
@@ -124,7 +125,7 @@ function useChanges(draft: Quote): string[] | null {
   useEffect(() => {
     if (newest === 0) return setGiven(null);
     let late = false;
-    void fetch(`/api/v1/jobs/${job.id}/quotes/${newest}`)
+    void askShop(`/api/v1/jobs/${job.id}/quotes/${newest}`)
       .then((response) => (response.ok ? (response.json() as Promise<Quote>) : null))
       .then((quote) => !late && setGiven(quote))
       .catch(() => undefined);

@@ -1,5 +1,5 @@
 import { render, screen } from '@testing-library/react';
-import { aBow, aPart, aShop, aSnapshot, anItem } from '@/core/testing/fixtures';
+import { aBow, aPart, aShop, someone, aSnapshot, anItem } from '@/core/testing/fixtures';
 import { QUOTE_TERMS, type JobSnapshot } from '@/core/job';
 import { Shell } from '../../frame/Shell';
 import { JobProvider } from '../../job/JobProvider';
@@ -19,7 +19,7 @@ beforeEach(() => {
 
 const show = (snapshot: JobSnapshot) =>
   render(
-    <Shell shop={aShop()}>
+    <Shell shop={aShop()} someone={someone()}>
       <JobProvider initial={snapshot}>
         <KitStage items={[]} components={[]} />
       </JobProvider>

@@ -6,6 +6,7 @@ import {
   aPart,
   aReading,
   aShop,
+  someone,
   anItem,
   FINISHED,
   FULL_KIT,
@@ -71,7 +72,7 @@ function show(snapshot: JobSnapshot, at: string) {
   query = at;
   next = { ...snapshot, job: { ...snapshot.job, version: snapshot.job.version + 1 } };
   return render(
-    <Shell shop={aShop()}>
+    <Shell shop={aShop()} someone={someone()}>
       <JobProvider initial={snapshot}>
         <LaneStage />
       </JobProvider>

@@ -14,6 +14,7 @@ import { Text } from '../../pieces/Text';
 import { Note } from '../../pieces/texts';
 import { aimWords as w } from '../../words';
 import css from './OneAim.module.css';
+import { askShop } from '../../keep/ask-shop';
 
 interface Samples {
   readonly t: readonly number[];
@@ -161,7 +162,7 @@ function AimFigures({
 }
 
 const samplesOf = (jobId: string, shot: number): Promise<Samples | null> =>
-  fetch(`/api/v1/jobs/${jobId}/aims/${shot}`)
+  askShop(`/api/v1/jobs/${jobId}/aims/${shot}`)
     .then(async (answer) =>
       answer.ok ? ((await answer.json()) as { samples: Samples }).samples : null,
     )

@@ -1,3 +1,5 @@
+import { byOf } from '@/server/access/asker';
+import { note } from '@/server/access/note';
 import { backUp, backupState } from '@/server/backups';
 import { answer, otherMethods } from '@/server/http';
 
@@ -5,6 +7,12 @@ import { answer, otherMethods } from '@/server/http';
 export const GET = () => answer(() => backupState());
 
 /** Makes one now. */
-export const POST = () => answer(() => backUp(), 201);
+export const POST = (request: Request) =>
+  answer(async () => {
+    const by = byOf(request);
+    const state = await backUp();
+    note(by, 'out', `Backup made: ${state.newest?.name ?? ''}`);
+    return state;
+  }, 201);
 
 export const { PUT, PATCH, DELETE } = otherMethods('GET', 'POST');

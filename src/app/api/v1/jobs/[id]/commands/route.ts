@@ -1,4 +1,5 @@
-import { runCommand, wasSaved } from '@/server/commands';
+import { byOf } from '@/server/access/asker';
+import { enter, wasSaved } from '@/server/commands';
 import { answer, otherMethods, readJson } from '@/server/http';
 
 type Params = { params: Promise<{ id: string }> };
@@ -8,6 +9,6 @@ export const GET = (request: Request, { params }: Params) =>
   answer(async () => wasSaved((await params).id, new URL(request.url).searchParams.get('key')));
 
 export const POST = (request: Request, { params }: Params) =>
-  answer(async () => runCommand((await params).id, await readJson(request)));
+  answer(async () => enter((await params).id, await readJson(request), byOf(request)));
 
 export const { PUT, PATCH, DELETE } = otherMethods('GET', 'POST');

@@ -1,3 +1,5 @@
+import { byOf } from '@/server/access/asker';
+import { note } from '@/server/access/note';
 import { importBows } from '@/server/bow-stock';
 import { heavy } from '@/server/heavy';
 import { answer, answerFile, CSV, otherMethods, readJson } from '@/server/http';
@@ -6,6 +8,12 @@ import { answer, answerFile, CSV, otherMethods, readJson } from '@/server/http';
 export const GET = () =>
   answerFile(async () => ({ body: await heavy('bowsFile'), type: CSV, name: 'bows.csv' }));
 
-export const POST = (request: Request) => answer(async () => importBows(await readJson(request)));
+export const POST = (request: Request) =>
+  answer(async () => {
+    const by = byOf(request);
+    const taken = await importBows(await readJson(request));
+    note(by, 'stock', 'A file of bows taken in');
+    return taken;
+  });
 
 export const { PUT, PATCH, DELETE } = otherMethods('GET', 'POST');

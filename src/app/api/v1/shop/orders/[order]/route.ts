@@ -1,3 +1,5 @@
+import { byOf } from '@/server/access/asker';
+import { noted } from '@/server/access/note';
 import { answer, otherMethods, readJson } from '@/server/http';
 import { settleShelfOrder } from '@/server/orders';
 
@@ -5,6 +7,16 @@ type Params = { params: Promise<{ order: string }> };
 
 /** An order for the shelf has come, or was called off. */
 export const POST = (request: Request, { params }: Params) =>
-  answer(async () => settleShelfOrder((await params).order, await readJson(request)));
+  answer(async () => {
+    const { order } = await params;
+    const body = await readJson(request);
+    return noted(
+      byOf(request),
+      'stock',
+      ({ kind, itemId, count }) => `Order ${order} settled: ${count} × ${kind} ${itemId}`,
+      () => settleShelfOrder(order, body),
+      body,
+    );
+  });
 
 export const { GET, PUT, PATCH, DELETE } = otherMethods('POST');

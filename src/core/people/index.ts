@@ -1,0 +1,22 @@
+export type { Door, DoorPerson } from './door';
+export {
+  refusalOf,
+  rightName,
+  RIGHTS,
+  rightsOf,
+  roleOf,
+  ROLES,
+  type Colleague,
+  type Right,
+  type Role,
+} from './roles';
+export { secretFault, waitAfter } from './lockout';
+export {
+  AUDIT_KINDS,
+  type AuditKind,
+  type AuditLine,
+  type By,
+  type Person,
+  type Program,
+  type Tablet,
+} from './types';

@@ -1,0 +1,35 @@
+'use client';
+import { useEffect } from 'react';
+
+/** What becomes of who is at this tablet, told to every page of it that is open. */
+export type DoorEvent =
+  | { readonly is: 'signed-out' }
+  | { readonly is: 'signed-in'; readonly id: string; readonly name: string };
+
+const CHANNEL = 'waffenrad-door';
+const listeners = new Set<(event: DoorEvent) => void>();
+
+const isDoorEvent = (data: unknown): data is DoorEvent =>
+  typeof data === 'object' && data !== null && 'is' in data;
+
+/** Told here and to the browser's other pages of the shop. */
+export function tellDoor(event: DoorEvent): void {
+  listeners.forEach((listener) => listener(event));
+  if (typeof BroadcastChannel === 'undefined') return;
+  const channel = new BroadcastChannel(CHANNEL);
+  channel.postMessage(event);
+  channel.close();
+}
+
+export function useDoorEvents(heard: (event: DoorEvent) => void): void {
+  useEffect(() => {
+    listeners.add(heard);
+    const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
+    if (channel)
+      channel.onmessage = ({ data }: MessageEvent) => void (isDoorEvent(data) && heard(data));
+    return () => {
+      listeners.delete(heard);
+      channel?.close();
+    };
+  }, [heard]);
+}

@@ -1,0 +1,104 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import type { Tablet } from '@/core/people';
+import { whenText } from '../fields/dates';
+import { useAsk } from '../frame/useAsk';
+import { post } from '../keep/post';
+import { Actions, Block, Rows } from '../pieces/layout';
+import { Text } from '../pieces/Text';
+import { Note, Tag } from '../pieces/texts';
+import { peopleWords as w } from '../words';
+import { PairDialog, type Pairing } from './PairDialog';
+import type { SendManaged } from './usePeople';
+import css from './people.module.css';
+
+/** Browsers the shop knows; another one is paired, a lost one sent away. */
+export function Tablets({
+  tablets,
+  here,
+  send,
+  address,
+  today,
+  timeZone,
+}: {
+  tablets: readonly Tablet[];
+  here: string | null;
+  send: SendManaged;
+  address: string | null;
+  today: string;
+  timeZone: string;
+}) {
+  const [pairing, setPairing] = useState<Pairing | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const { ask, asking } = useAsk();
+  const when = (at: string) => whenText(at, timeZone, today);
+  const pair = async () => {
+    const answer = await post<Pairing>('/api/v1/tablets', {});
+    setTrouble(answer.ok ? '' : answer.message);
+    if (answer.ok) setPairing(answer.body);
+  };
+  const dismiss = async ({ id, name }: Tablet) => {
+    const said = await ask({
+      title: w.sendAwayAsk(name),
+      text: w.sendAwayText,
+      answers: [{ id: 'away', name: w.sendAwayDo }],
+    });
+    if (said !== 'away') return;
+    const answer = await send(`/api/v1/tablets/${id}`, {}, 'DELETE');
+    setTrouble('fault' in answer ? answer.fault.message : '');
+  };
+  return (
+    <Block data-part="tablets">
+      <h2>{w.tablets}</h2>
+      <Rows className={css.rows}>
+        {tablets.length === 0 && (
+          <Text soft as="li">
+            {w.noTablets}
+          </Text>
+        )}
+        {tablets.map((tablet) => {
+          const { id, name, pairedBy, pairedAt, seenAt, sentAwayAt } = tablet;
+          return (
+            <li key={id} data-left={sentAwayAt !== null}>
+              <b>{name}</b>
+              <span>{id === here && <Tag>{w.here}</Tag>}</span>
+              <Text variant="small" soft>
+                {w.paired(pairedBy, when(pairedAt))}
+              </Text>
+              <Text variant="small" soft>
+                {sentAwayAt ? `${w.away}, ${when(sentAwayAt)}` : w.seen(when(seenAt))}
+              </Text>
+              <span className={css.acts}>
+                {!sentAwayAt && (
+                  <Button variant="text" onClick={() => void dismiss(tablet)}>
+                    {w.sendAway}
+                  </Button>
+                )}
+              </span>
+            </li>
+          );
+        })}
+      </Rows>
+      {trouble && (
+        <Note kind="stop" role="alert">
+          {trouble}
+        </Note>
+      )}
+      <Actions>
+        <Button variant="outlined" onClick={() => void pair()}>
+          {w.pair}
+        </Button>
+      </Actions>
+      {pairing && (
+        <PairDialog
+          pairing={pairing}
+          address={address}
+          timeZone={timeZone}
+          onClose={() => setPairing(null)}
+        />
+      )}
+      {asking}
+    </Block>
+  );
+}
