@@ -46,7 +46,6 @@ function entry({ key, text, si }: SheetDocument['settings'][number], serial: str
 test('a spare bow is made like the first, in the order named, with one visit to the press', async () => {
   const { archer, bow, parts } = await shop.snapshot(first);
   const made = await shop.send('/api/v1/jobs', {
-    who: 'T. Okoro',
     archerId: archer.id,
     archer: {},
     job: {},
@@ -114,7 +113,7 @@ test('a spare bow is made like the first, in the order named, with one visit to 
   const both = await pageText(page);
   expect(both).toContain('Two bows alike');
   expect(both).toMatch(/Draw length at the wall.*27\s*3\s*\/\s*4 in/s);
-  const pdf = await fetch(`${shop.url}/api/v1/jobs/${id}/like?paper=LETTER`);
+  const pdf = await shop.ask(`/api/v1/jobs/${id}/like?paper=LETTER`);
   expect(pdf.headers.get('content-type')).toBe('application/pdf');
 });
 
@@ -174,7 +173,7 @@ test('the register: a bow is found by its number, told shots bring it back soone
   await visit(page, `${shop.url}/delivered?q=Kiebitz`);
   await click(page, 'aria/Rohrdommel Kiebitz: on one bow');
   await reads(page, 'Aino Ruusu', '[data-part="delivered"]');
-  const file = await fetch(`${shop.url}/api/v1/delivered?part=rest-kiebitz`);
+  const file = await shop.ask(`/api/v1/delivered?part=rest-kiebitz`);
   expect(file.headers.get('content-type')).toContain('text/csv');
   expect(await file.text()).toContain('GR-34-1187');
 });
@@ -200,7 +199,6 @@ test('another limb opens a visit with just what rests on it', async () => {
 
 test('a box bow with a cracked limb is stopped; a sound one is looked over and set up', async () => {
   const made = await shop.send('/api/v1/jobs', {
-    who: 'T. Okoro',
     archer: { name: 'Nele Brandis' },
     job: {},
   });
@@ -256,7 +254,7 @@ test('a box bow with a cracked limb is stopped; a sound one is looked over and s
   await reads(page, 'To do at home');
   await reads(page, 'Mount the sight');
   await reads(page, 'Wants a press');
-  expect((await fetch(`${shop.url}/api/v1/jobs/${id}/at-home`)).headers.get('content-type')).toBe(
+  expect((await shop.ask(`/api/v1/jobs/${id}/at-home`)).headers.get('content-type')).toBe(
     'application/pdf',
   );
   // It is set up like any other, and weighed rather than turned.

@@ -77,7 +77,7 @@ describe('the compute interface over HTTP', () => {
   });
 
   test('nothing of it is kept by a cache', async () => {
-    const response = await fetch(`${shop.url}/api/v1/openapi.json`);
+    const response = await shop.ask(`/api/v1/openapi.json`);
     expect(response.headers.get('cache-control')).toBe('no-store');
   });
 });
@@ -85,7 +85,6 @@ describe('the compute interface over HTTP', () => {
 describe('jobs over HTTP', () => {
   test('are opened, changed, found and refused as on the screens', async () => {
     const made = await shop.send('/api/v1/jobs', {
-      who: 'T',
       archer: { name: 'Runa Velde' },
       job: {},
     });
@@ -93,19 +92,17 @@ describe('jobs over HTTP', () => {
     const { id, version } = (made.body as { job: { id: string; version: number } }).job;
     const taken = await shop.send(`/api/v1/jobs/${id}/commands`, {
       version,
-      who: 'T',
       command: { name: 'takeReadings', readings: [{ key: 'armSpan', entered: '68 in' }] },
     });
     expect(taken.status).toBe(200);
     const late = await shop.send(`/api/v1/jobs/${id}/commands`, {
       version,
-      who: 'M',
       command: { name: 'undo' },
     });
     expect([late.status, late.type]).toEqual([409, 'application/problem+json']);
     expect(late.body).toMatchObject({
       type: 'urn:waffenrad:problem:version-conflict',
-      changed: [{ summary: 'Arm span: 68 in', who: 'T' }],
+      changed: [{ summary: 'Arm span: 68 in', who: 'T. Okoro' }],
     });
     expect(await shop.jobOf('velde')).toBe(id);
     const place = await shop.send(`/api/v1/jobs/${id}/place`, { place: 'cellar' }, 'PUT');
@@ -119,7 +116,7 @@ test('a method an address does not know is refused as a problem, with what it do
     ['GET', '/api/v1/compute/group', 'POST'],
     ['PATCH', '/api/v1/shop/parts/imports/x', 'GET, POST, DELETE'],
   ] as const) {
-    const response = await fetch(shop.url + path, { method });
+    const response = await shop.ask(path, { method });
     expect([path, response.status, response.headers.get('allow')]).toEqual([path, 405, allow]);
     expect(response.headers.get('content-type')).toBe('application/problem+json');
   }

@@ -155,14 +155,12 @@ describe('limb bolts', () => {
 
   test('no limit known: weighed, never turned', async () => {
     const answer = await shop.send('/api/v1/jobs', {
-      who: 'T. Okoro',
       archer: { name: 'Alba Stein', hand: 'right' },
       job: {},
     });
     const { job } = answer.body as unknown as JobSnapshot;
     await shop.send(`/api/v1/jobs/${job.id}/commands`, {
       version: job.version,
-      who: 'T. Okoro',
       command: { name: 'chooseBow', bowId: 'uferlaeufer-r' },
     });
     const page = await shop.page();
@@ -243,7 +241,7 @@ describe('addresses and bodies', () => {
       'a field too many',
       'POST',
       '/api/v1/jobs',
-      { who: 'T', archer: { name: 'x' }, job: {}, extra: 1 },
+      { archer: { name: 'x' }, job: {}, extra: 1 },
       400,
       'invalid-input',
     ],
@@ -256,7 +254,7 @@ describe('addresses and bodies', () => {
       'invalid-input',
     ],
   ])('%s is problem+json', async (_, method, path, body, status, reason) => {
-    const response = await fetch(shop.url + path, {
+    const response = await shop.ask(path, {
       method,
       ...(body === undefined
         ? {}

@@ -16,7 +16,6 @@ afterAll(() => shop.close());
 /** A job up to the bench, by the same commands the screens send. */
 async function readyForBench(name: string, rest: string): Promise<string> {
   const made = await shop.send('/api/v1/jobs', {
-    who: 'T. Okoro',
     archer: { name, phone: '0151 555 0130', dominantEye: 'right', experience: 'some' },
     job: { furthestM: 40, budgetCents: 210000, promisedDay: '2026-12-10' },
   });
@@ -26,7 +25,6 @@ async function readyForBench(name: string, rest: string): Promise<string> {
   const send = async (command: object) => {
     const answer = await shop.send(`/api/v1/jobs/${job.id}/commands`, {
       version,
-      who: 'T. Okoro',
       command,
     });
     expect([answer.status, answer.body.detail]).toEqual([200, undefined]);
@@ -132,7 +130,6 @@ test('a late change of draw length: the right list, with its reasons, and once d
   const { job } = await journey.snapshot();
   const weighed = await shop.send(`/api/v1/jobs/${journey.jobId}/commands`, {
     version: job.version,
-    who: 'T. Okoro',
     command: { name: 'takeReadings', readings: [{ key: 'peakWeight', entered: '45' }] },
   });
   expect(weighed.status).toBe(200);
@@ -198,7 +195,6 @@ test('a part taken out after its steps were done: its readings stay in the histo
   const before = await shop.snapshot(jobId);
   const { status } = await shop.send(`/api/v1/jobs/${jobId}/commands`, {
     version: before.job.version,
-    who: 'T. Okoro',
     command: { name: 'choosePart', slot: 'stabiliser', itemId: null, owned: false, label: '' },
   });
   expect(status).toBe(200);
@@ -316,7 +312,7 @@ describe('the calendar', () => {
   });
 
   test('appointments go out as a calendar file, in UTC', async () => {
-    const file = await (await fetch(`${shop.url}/api/v1/calendar/appointments`)).text();
+    const file = await (await shop.ask(`/api/v1/calendar/appointments`)).text();
     expect(file).toContain('BEGIN:VCALENDAR');
     // 16:00 in the shop's winter.
     expect(file).toContain('DTSTART:20261124T150000Z');

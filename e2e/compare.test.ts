@@ -183,15 +183,13 @@ describe('draw-force curves', () => {
 
   test('over HTTP a pulled cable ends the stream with its reason', async () => {
     const jobId = await shop.jobOf('Ilse');
-    const stream = await fetch(`${shop.url}/api/v1/jobs/${jobId}/devices/draw-board?pull=12`);
+    const stream = await shop.ask(`/api/v1/jobs/${jobId}/devices/draw-board?pull=12`);
     expect(stream.headers.get('content-type')).toContain('text/event-stream');
     const text = await stream.text();
     expect(text).toContain('event: lost');
     expect(text).toContain('does not answer any more');
     expect(text.match(/"point /g)).toHaveLength(12);
-    const noBow = await fetch(
-      `${shop.url}/api/v1/jobs/${await shop.jobOf('Jarle')}/devices/draw-board`,
-    );
+    const noBow = await shop.ask(`/api/v1/jobs/${await shop.jobOf('Jarle')}/devices/draw-board`);
     expect(noBow.status).toBe(422);
   });
 
@@ -256,7 +254,7 @@ describe('the shop’s bows', () => {
   });
 
   test('what the shop writes it reads back as it is', async () => {
-    const text = await (await fetch(`${shop.url}/api/v1/shop/bows/file`)).text();
+    const text = await (await shop.ask(`/api/v1/shop/bows/file`)).text();
     const answer = await shop.send('/api/v1/shop/bows/file', { text, mode: 'check' });
     expect(answer.body).toMatchObject({ added: 0, changed: 0, same: 12, faults: [] });
   });

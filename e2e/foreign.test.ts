@@ -1,6 +1,7 @@
 import { createServer, request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { visit } from './hands';
+import { cookieHeader } from '../scripts/sign-in.cjs';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -29,7 +30,7 @@ const jobs = async () => (await shop.get<unknown[]>('/api/v1/find?q=Fremd')).len
 test('another site’s page writes nothing, reads nothing and shows nothing of the shop', async () => {
   const page = await shop.page();
   await page.goto(foreign);
-  const body = JSON.stringify({ who: 'X', archer: { name: 'Fremd' }, job: {} });
+  const body = JSON.stringify({ archer: { name: 'Fremd' }, job: {} });
   const tried = await page.evaluate(
     async (url, text) => {
       const said: string[] = [];
@@ -98,12 +99,16 @@ test('another site’s page writes nothing, reads nothing and shows nothing of t
 
 test('a foreign name bound to this address is not the shop’s', async () => {
   const { hostname, port } = new URL(shop.url);
+  const cookie = cookieHeader(shop.cookies);
   const asked = (host: string) =>
     new Promise<number>((done, failed) => {
-      request({ hostname, port, path: '/api/v1/find?q=Aino', headers: { host } }, (answer) => {
-        answer.resume();
-        done(answer.statusCode!);
-      })
+      request(
+        { hostname, port, path: '/api/v1/find?q=Aino', headers: { host, cookie } },
+        (answer) => {
+          answer.resume();
+          done(answer.statusCode!);
+        },
+      )
         .on('error', failed)
         .end();
     });
@@ -114,7 +119,7 @@ test('a foreign name bound to this address is not the shop’s', async () => {
 
 test('a script in a name is a name', async () => {
   const name = '<img src=x onerror="window.broken=1"><script>window.broken=1</script>';
-  const made = await shop.send('/api/v1/jobs', { who: 'T', archer: { name }, job: {} });
+  const made = await shop.send('/api/v1/jobs', { archer: { name }, job: {} });
   const { id } = (made.body as { job: { id: string } }).job;
   const page = await shop.page();
   for (const path of ['/', `/jobs/${id}/meet`, `/jobs/${id}/handover`]) {

@@ -231,11 +231,11 @@ test('settings that cannot be saved say so at their field', async () => {
   };
   await put('#shop-name', ' ');
   await put('#shop-timeZone', 'Mars/Base');
-  await put('#shop-people', '');
+  await put('#shop-lock', '0');
   await page.keyboard.press('Tab');
   await reads(page, 'A shop needs a name');
   await reads(page, 'Not a time zone, for example Europe/Berlin');
-  await reads(page, 'At least one name');
+  await reads(page, 'A whole number from 1 to 240.');
 });
 
 test('changed units are counted from then on; what was typed stays as typed', async () => {

@@ -25,7 +25,7 @@ const plain = (text: string) =>
     .trim();
 
 async function pdfPages(jobId: string, paper: string) {
-  const response = await fetch(`${shop.url}/api/v1/jobs/${jobId}/sheets/1/pdf?paper=${paper}`);
+  const response = await shop.ask(`/api/v1/jobs/${jobId}/sheets/1/pdf?paper=${paper}`);
   expect(response.headers.get('content-type')).toBe('application/pdf');
   const file = join(mkdtempSync(join(tmpdir(), 'waffenrad-pdf-')), 'sheet.pdf');
   writeFileSync(file, Buffer.from(await response.arrayBuffer()));

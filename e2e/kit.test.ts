@@ -30,9 +30,7 @@ interface Fitted {
 
 /** A new archer, met and fitted, with a bow in hand; the kit is chosen on the screen. */
 async function fitted({ name, budget, furthestM, span, weight, bowId }: Fitted): Promise<string> {
-  const who = 'T. Okoro';
   const made = await shop.send('/api/v1/jobs', {
-    who,
     archer: { name, experience: 'some', dominantEye: 'right' },
     job: { budgetCents: budget * 100, furthestM, promisedDay: '2026-12-18' },
   });
@@ -49,7 +47,6 @@ async function fitted({ name, budget, furthestM, span, weight, bowId }: Fitted):
   ]) {
     const sent = await shop.send(`/api/v1/jobs/${job.id}/commands`, {
       version: job.version,
-      who,
       command,
     });
     expect([command.name, sent.status]).toEqual([command.name, 200]);
@@ -526,7 +523,7 @@ describe('selling', () => {
     const jobId = await shop.jobOf('Bettina');
     const part = (await shop.snapshot(jobId)).parts.find(({ slot }) => slot === 'rest')!;
     expect(part.arrivedAt).not.toBeNull();
-    const file = await (await fetch(`${shop.url}/api/v1/shop/orders/file`)).text();
+    const file = await (await shop.ask(`/api/v1/shop/orders/file`)).text();
     expect(file).not.toContain('Lever Pro');
   });
 });

@@ -88,7 +88,7 @@ async function onTheAim(page: Page): Promise<string> {
 
 /** Lines of a PDF page in millimetres from its upper left corner. */
 async function pdfLines(path: string) {
-  const response = await fetch(`${shop.url}${path}`);
+  const response = await shop.ask(`${path}`);
   expect(response.headers.get('content-type')).toBe('application/pdf');
   const file = join(mkdtempSync(join(tmpdir(), 'waffenrad-tape-')), 'tape.pdf');
   writeFileSync(file, Buffer.from(await response.arrayBuffer()));
@@ -140,7 +140,6 @@ test('a left-handed bow through paper, chronograph, two distances, to a tape tha
     const { job } = await shop.snapshot(jobId);
     await shop.send(`/api/v1/jobs/${jobId}/commands`, {
       version: job.version,
-      who: 'T. Okoro',
       command: { name: 'discardReading', seq, reason: 'another bow' },
     });
   }
@@ -218,7 +217,7 @@ test('a left-handed bow through paper, chronograph, two distances, to a tape tha
   await lane(page, jobId, 'part=marks&view=tape');
   await reads(page, 'lines on');
   const link = await page.$eval('a[href*="format=pdf"]', (node) => node.getAttribute('href')!);
-  expect((await fetch(`${shop.url}${link}`)).headers.get('content-type')).toBe('application/pdf');
+  expect((await shop.ask(`${link}`)).headers.get('content-type')).toBe('application/pdf');
   const { worst, lines } = await tapeIsTrue(jobId, { from: 15, to: 45 });
   console.log(`tape: ${lines} lines, worst ${worst.toFixed(4)} mm from the marks`);
 });
@@ -256,7 +255,7 @@ test('no tape past the furthest clear mark, none without a length', async () => 
   await type(page, 'To', 'far');
   // What was typed stays, the tape stays at what was last possible.
   expect(await page.$eval('#tape-to', (node) => (node as HTMLInputElement).value)).toBe('far');
-  const response = await fetch(`${shop.url}/api/v1/jobs/${jobId}/tape?from=30&to=30`);
+  const response = await shop.ask(`/api/v1/jobs/${jobId}/tape?from=30&to=30`);
   expect(response.status).toBe(422);
   expect(((await response.json()) as { detail: string }).detail).toContain('no length');
 });

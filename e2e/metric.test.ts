@@ -19,9 +19,7 @@ afterAll(() => shop.close());
 
 /** An archer fitted, a bow set, kitted and begun at the bench, all in the shop's units. */
 async function metricJob(): Promise<string> {
-  const who = 'T. Okoro';
   const made = await shop.send('/api/v1/jobs', {
-    who,
     archer: { name: 'Mette Ovesen', birthDay: '1991-04-02', experience: 'some' },
     job: { budgetCents: 200000, furthestM: 40 },
   });
@@ -55,7 +53,6 @@ async function metricJob(): Promise<string> {
   for (const command of commands) {
     const sent = await shop.send(`/api/v1/jobs/${job.id}/commands`, {
       version: job.version,
-      who,
       command,
     });
     if (sent.status !== 200) throw new Error(JSON.stringify([command, sent.body]));
@@ -191,7 +188,6 @@ describe('a metric shop', () => {
     const snapshot = await shop.snapshot(jobId);
     const sent = await shop.send(`/api/v1/jobs/${jobId}/commands`, {
       version: snapshot.job.version,
-      who: 'T. Okoro',
       command: { name: 'takeReadings', readings: [{ key: 'braceHeight', entered: '900' }] },
     });
     expect(sent.status).toBe(422);

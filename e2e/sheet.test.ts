@@ -18,7 +18,7 @@ afterAll(() => shop.close());
 const folder = mkdtempSync(join(tmpdir(), 'waffenrad-sheet-'));
 
 async function pdf<T>(path: string, script: string): Promise<T> {
-  const response = await fetch(shop.url + path);
+  const response = await shop.ask(path);
   expect(response.headers.get('content-type')).toBe('application/pdf');
   const file = join(folder, `${Math.abs(Date.now())}.pdf`);
   writeFileSync(file, Buffer.from(await response.arrayBuffer()));
@@ -70,7 +70,6 @@ test('a second bow is set by the printed sheet alone, every value within its tol
   const sheet = await shop.get<SheetDocument>(`/api/v1/jobs/${first}/sheets/1`);
 
   const made = await shop.send('/api/v1/jobs', {
-    who: 'T. Okoro',
     archer: { name: 'Zweite Ausgabe' },
     job: {},
   });
@@ -271,7 +270,7 @@ test('photographs: taken at a step, chosen for the record, refused where they ar
   writeFileSync(large, Buffer.alloc(40_000_000, 1));
   await upload('[data-part="photo-strip"] input', large);
   await reads(page, 'This file has 40 MB, at most 25 are taken');
-  const sent = await fetch(`${shop.url}/api/v1/jobs/${id}/photos?about=bow`, {
+  const sent = await shop.ask(`/api/v1/jobs/${id}/photos?about=bow`, {
     method: 'POST',
     headers: { 'content-type': 'application/octet-stream' },
     body: new Uint8Array(26_000_000),
@@ -287,7 +286,7 @@ test('photographs: taken at a step, chosen for the record, refused where they ar
   await page.keyboard.type('as it stands today');
   await page.keyboard.press('Tab');
   await shopReads(id, (photos) => photos[0]!.words === 'as it stands today');
-  const picture = await fetch(`${shop.url}/api/v1/jobs/${id}/photos/${photo!.id}?size=small`);
+  const picture = await shop.ask(`/api/v1/jobs/${id}/photos/${photo!.id}?size=small`);
   expect(picture.headers.get('content-type')).toBe('image/jpeg');
 });
 

@@ -5,6 +5,7 @@ import type { ChildProcess } from 'node:child_process';
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 import type { JobSnapshot } from '@/core/job';
 import { ownPort, startServer } from '../scripts/serve.cjs';
+import { cookieHeader, openToOwner, signIn, type Cookie } from '../scripts/sign-in.cjs';
 import { NOW } from './now.cjs';
 
 /** A shop of its own for one test file: database and server; the browser is one for all, a context a page. */
@@ -24,6 +25,8 @@ export class TestShop {
     private readonly folder: string,
     private server: ChildProcess,
     private readonly browser: Browser,
+    /** What the tablet of T. Okoro keeps. */
+    readonly cookies: readonly Cookie[],
   ) {}
 
   static async open(kind: 'demo' | 'empty'): Promise<TestShop> {
@@ -37,7 +40,9 @@ export class TestShop {
     const browser = await puppeteer.connect({
       browserWSEndpoint: process.env.WAFFENRAD_BROWSERS!.split(' ')[worker - 1]!,
     });
-    return new TestShop(url, port, folder, child, browser);
+    const cookies =
+      kind === 'demo' ? await signIn(url) : await openToOwner(url, 'T. Okoro', '2580');
+    return new TestShop(url, port, folder, child, browser, cookies);
   }
 
   /**
@@ -48,12 +53,23 @@ export class TestShop {
     width = 1280,
     height = 800,
     hasTouch = false,
-    { keepsPages = false } = {},
+    { keepsPages = false, signedIn = true } = {},
   ): Promise<Page> {
     const spare = keepsPages ? undefined : this.spare.pop();
     const context = spare ?? (await this.browser.createBrowserContext());
     (this.ofTest ?? this.contexts).push(context);
     if (keepsPages) this.keeping.add(context);
+    const { hostname: domain } = new URL(this.url);
+    if (signedIn)
+      await context.setCookie(
+        ...this.cookies.map((cookie) => ({
+          ...cookie,
+          domain,
+          path: '/',
+          httpOnly: true,
+          sameSite: 'Strict' as const,
+        })),
+      );
     const page = await context.newPage();
     await page.setViewport({ width, height, hasTouch });
     if (!keepsPages)
@@ -113,12 +129,18 @@ export class TestShop {
     rmSync(this.folder, { recursive: true, force: true });
   }
 
+  /** `fetch` as the tablet of T. Okoro. */
+  ask(path: string, init: RequestInit = {}): Promise<Response> {
+    const headers = { cookie: cookieHeader(this.cookies), ...init.headers };
+    return fetch(this.url + path, { ...init, headers });
+  }
+
   async get<T>(path: string): Promise<T> {
-    return (await fetch(this.url + path)).json() as Promise<T>;
+    return (await this.ask(path)).json() as Promise<T>;
   }
 
   async send(path: string, body: unknown, method = 'POST') {
-    const response = await fetch(this.url + path, {
+    const response = await this.ask(path, {
       method,
       headers: { 'content-type': 'application/json' },
       body: typeof body === 'string' ? body : JSON.stringify(body),
@@ -139,10 +161,10 @@ export class TestShop {
   /** An entry as a screen sends it, at the job’s present version. */
   async command(jobId: string, body: object) {
     const { job } = await this.snapshot(jobId);
-    const response = await fetch(`${this.url}/api/v1/jobs/${jobId}/commands`, {
+    const response = await this.ask(`/api/v1/jobs/${jobId}/commands`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ version: job.version, who: 'T. Okoro', command: body }),
+      body: JSON.stringify({ version: job.version, command: body }),
     });
     return { status: response.status, body: (await response.json()) as object };
   }

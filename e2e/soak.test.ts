@@ -130,10 +130,12 @@ test('two programs on one file lose nothing and show the same', async () => {
 test('two first starts side by side do not break each other', async () =>
   expect(await sick.sideBySide(ground())).toEqual([200, 200]));
 
-test('without a file no shop is made; it says what to do', async () => {
+test('without a file no shop is made; at the machine it asks what to do, elsewhere it says where', async () => {
   const found = await sick.noShop(ground());
-  expect(found).toMatchObject({ code: 2, made: false });
-  expect(found.said).toMatch(/There is no shop at .*npm start -- --new.*npm run restore/);
+  expect(found).toMatchObject({ made: false, here: '/open', kind: 'file-no-shop' });
+  expect(found.said).toMatch(/There is no shop there yet: open http.*npm run restore/);
+  expect(found.elsewhere).toContain('at the machine it runs on');
+  expect(found.elsewhere).not.toContain('Open a new shop');
 });
 
 test('asked to stop, it finishes its answers and leaves one file', async () => {

@@ -192,7 +192,6 @@ describe('Kit', () => {
     const { job } = await shop.snapshot(jobId);
     const answer = await shop.send(`/api/v1/jobs/${jobId}/commands`, {
       version: job.version,
-      who: 'T. Okoro',
       command: {
         name: 'choosePart',
         slot: 'sight',

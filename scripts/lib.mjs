@@ -80,15 +80,7 @@ const PROGRAMS = {
   'waffenrad-thread': 'src/server/heavy/thread.ts',
 };
 /** Native or file-reading packages stay outside the bundle. */
-const EXTERNAL = [
-  'better-sqlite3',
-  'pdfkit',
-  'highs',
-  'next',
-  'pino',
-  'sharp',
-  '@node-rs/argon2',
-];
+const EXTERNAL = ['better-sqlite3', 'pdfkit', 'highs', 'next', 'pino', 'sharp', '@node-rs/argon2'];
 
 const buildPrograms = () =>
   run(bin('esbuild'), [

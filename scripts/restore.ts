@@ -1,7 +1,7 @@
-import { chmodSync, copyFileSync, existsSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, renameSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
-import { backupsIn, checkFile, OWNER_ALONE, type FileCheck } from '@/data/backup';
+import { backupsIn, checkFile, putBackup, type FileCheck } from '@/data/backup';
 import { backupFolder, dbPath } from '@/data/db';
 import { beAlone } from '@/data/presence';
 import Database from 'better-sqlite3';
@@ -53,14 +53,13 @@ if (there) {
     if (existsSync(path + tail)) renameSync(path + tail, kept + tail);
   renameSync(path, kept);
 }
-const part = `${path}.part`;
-rmSync(part, { force: true });
-copyFileSync(from!, part);
-chmodSync(part, OWNER_ALONE);
-renameSync(part, path);
-const now = checkFile(path);
+let now: FileCheck;
+try {
+  now = putBackup(from!, path);
+} catch (error) {
+  alone!.leave();
+  stop(`${(error as Error).message} The old file: ${kept}`);
+}
 alone!.leave();
-if (!now.ok || now.readings !== backup.readings || now.newestAt !== backup.newestAt)
-  stop(`What stands there now is not the backup: ${now.faults.join(' ')} The old file: ${kept}`);
-console.log(`Done: ${told(now)}.`);
+console.log(`Done: ${told(now!)}.`);
 if (there) console.log(`The old file: ${kept}`);

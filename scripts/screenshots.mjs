@@ -102,7 +102,6 @@ async function prepare() {
     const { job } = await (await fetch(`${url}/api/v1/jobs/${id}`)).json();
     return send(`/api/v1/jobs/${id}/commands`, {
       version: job.version,
-      who: 'T. Okoro',
       command: body,
     });
   };
@@ -111,7 +110,6 @@ async function prepare() {
   );
   await command(ilse.jobId, { name: 'setModel', from: { kind: 'sheet', jobId: aino.jobId } });
   const { job } = await send('/api/v1/jobs', {
-    who: 'T. Okoro',
     archer: { name: 'Nele Brandis' },
     job: {},
   });

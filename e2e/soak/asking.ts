@@ -1,4 +1,5 @@
 import { Agent, request } from 'node:http';
+import { cookieHeader, enterShop } from '../../scripts/sign-in.cjs';
 
 interface Answer {
   readonly status: number;
@@ -15,6 +16,19 @@ interface Asked {
 
 /** Who is not answered within this goes away. */
 const GIVES_UP_MS = 60_000;
+
+/** What all askers of a server keep: they are one tablet, somebody is signed in at it. */
+const known = new Map<string, Promise<string>>();
+
+/** Signed in, and again where that was lost; nobody where the shop’s file lets nobody in. */
+function cookieOf(url: string): Promise<string> {
+  const kept = known.get(url) ?? enterShop(url).then(cookieHeader);
+  known.set(url, kept);
+  return kept.catch(() => {
+    known.delete(url);
+    return '';
+  });
+}
 
 /** One that asks a server: an address of this machine, a connection kept. */
 export class Asker {
@@ -33,7 +47,17 @@ export class Asker {
   }
 
   /** Null where nobody answered. The path is sent as it stands; `fetch` would mend it. */
-  ask(path: string, { method = 'GET', body, headers = {} }: Asked = {}): Promise<Answer | null> {
+  async ask(path: string, asked: Asked = {}): Promise<Answer | null> {
+    const cookie = await cookieOf(this.url);
+    const answer = await this.send(path, { ...asked, headers: { cookie, ...asked.headers } });
+    if (answer?.status === 401 && (await cookieOf(this.url)) === cookie) known.delete(this.url);
+    return answer;
+  }
+
+  private send(
+    path: string,
+    { method = 'GET', body, headers = {} }: Asked,
+  ): Promise<Answer | null> {
     const { hostname, port } = new URL(this.url);
     const sent =
       body === undefined || typeof body === 'string' || body instanceof Uint8Array

@@ -62,7 +62,7 @@ function shot(random: Random, ammunition: Ammunition, routes: readonly string[])
   const dice = random();
   if (dice < 0.3) {
     const command = sampleOf(oneOf(random, Command.anyOf) as never, random, words);
-    const body = { version, who: 'Soak', command };
+    const body = { version, command };
     return {
       path: `/api/v1/jobs/${jobId}/commands`,
       method: 'POST',

@@ -54,7 +54,7 @@ export async function nonsense(
         ? asker.json<JobSnapshot>(`/api/v1/jobs/${known}`)
         : asker.json<JobSnapshot>('/api/v1/jobs', {
             method: 'POST',
-            body: { who: 'Soak', archer: { name: `Nonsense ${i}` }, job: {} },
+            body: { archer: { name: `Nonsense ${i}` }, job: {} },
           }));
       job = opened!.body;
       pages.push(...STAGES.map(({ id }) => `/jobs/${job!.job.id}/${id}`));
@@ -69,7 +69,7 @@ export async function nonsense(
     const command = made.readings ? { ...made, readings: made.readings.slice(0, 1) } : made;
     const answer = await asker.json<JobSnapshot>(`/api/v1/jobs/${job!.job.id}/commands`, {
       method: 'POST',
-      body: { version: job!.job.version, who: 'Soak', command },
+      body: { version: job!.job.version, command },
     });
     if (!answer || answer.status >= 500)
       broken.push(`${answer?.status ?? 'none'} ${JSON.stringify(command).slice(0, 400)}`);

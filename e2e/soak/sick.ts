@@ -196,7 +196,6 @@ export async function full(ground: Ground) {
         method: 'POST',
         body: {
           version: job!.body.job.version,
-          who: 'Soak',
           command: { name: 'setAnswers', job: { notes } },
         },
       },
@@ -274,17 +273,36 @@ export async function sideBySide(ground: Ground): Promise<readonly number[]> {
   return told.map(({ health }) => health);
 }
 
-/** Without a file, and nobody there to be asked: how the program ends, and whether it made one. */
+/** Without a file: what it says as it begins, what it answers, and whether it made one. */
 export async function noShop(ground: Ground) {
   const path = join(ground.folder, 'nowhere', 'shop.sqlite');
+  const port = await ownPort();
   const child = spawn(process.execPath, [SERVER], {
     stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, ...ground.env, WAFFENRAD_DB: path, NODE_ENV: 'production' },
+    env: {
+      ...process.env,
+      ...ground.env,
+      WAFFENRAD_DB: path,
+      PORT: String(port),
+      NODE_ENV: 'production',
+    },
   });
   let said = '';
   for (const out of [child.stdout, child.stderr]) out.on('data', (text) => (said += String(text)));
-  const code = await new Promise<number | null>((done) => child.once('close', done));
-  return { code, said, made: existsSync(path) };
+  const url = `http://127.0.0.1:${port}`;
+  const at = (headers: Record<string, string> = {}) =>
+    fetch(url, { redirect: 'manual', headers }).then(
+      async (answer) => ({ to: answer.headers.get('location'), words: await answer.text() }),
+      () => null,
+    );
+  for (let tries = 0; tries < 100 && !(await at()); tries++) await waiting(100);
+  const here = await at();
+  // Through a proxy: from somewhere else.
+  const elsewhere = await at({ 'x-forwarded-for': '192.0.2.7' });
+  const health = await fetch(`${url}/api/v1/health`);
+  const kind = ((await health.json()) as { type: string }).type.replace(/^.*:/, '');
+  await end(child);
+  return { said, made: existsSync(path), here: here?.to, elsewhere: elsewhere?.words ?? '', kind };
 }
 
 /** Asked to stop while tablets write: how it ends, and what is left beside the file. */

@@ -69,7 +69,7 @@ export class Writer {
   private async open(entry: Entry): Promise<boolean> {
     const answer = await this.asker.json<JobSnapshot>('/api/v1/jobs', {
       method: 'POST',
-      body: { who: 'Soak', archer: { name: entry.text }, job: {}, key: entry.key },
+      body: { archer: { name: entry.text }, job: {}, key: entry.key },
     });
     if (!answer || answer.status >= 500) return this.unanswered(answer?.status);
     if (answer.status !== 201) return this.refused(entry, answer);
@@ -87,7 +87,6 @@ export class Writer {
         method: 'POST',
         body: {
           version: job.body.job.version,
-          who: 'Soak',
           key: entry.key,
           command: {
             name: 'takeReadings',

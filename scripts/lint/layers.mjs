@@ -44,6 +44,7 @@ export const UI = [
   ['job'],
   ['parts', 'quote', 'calendar'],
   ['shop', 'stages', 'orders', 'today', 'delivered', 'sheet', 'code', 'people'],
+  ['first'],
 ];
 
 const beside = (rows, path) =>

@@ -9,7 +9,9 @@ import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import '@/ui/theme/globals.css';
 import type { Shop } from '@/core/job';
 import { askerIn, type Asker } from '@/server/access/asker';
+import { openingHour } from '@/server/first-hour';
 import { shopOrSickness } from '@/server/shop';
+import type { Sickness } from '@/server/sick';
 import { SCHEME } from '@/ui/theme/tokens';
 import { Dress } from '@/ui/frame/Dress';
 import { SickShop } from '@/ui/frame/SickShop';
@@ -35,6 +37,10 @@ const FACES = [
   ),
 ].map((face) => face.pathname);
 
+/** Nothing stands there yet, and somebody at the machine itself is asked what to do. */
+const atOpening = ({ kind }: Sickness, asked: Headers) =>
+  kind === 'no-shop' && askerIn({ headers: asked })?.atMachine === true;
+
 /** Who is signed in has the whole of it; at the door there is the look alone. */
 function Inside({
   shop,
@@ -48,7 +54,11 @@ function Inside({
   const { by, personId } = asker ?? { by: null, personId: null };
   if (!by) return <Dress>{children}</Dress>;
   return (
-    <Shell shop={shop} someone={{ id: personId ?? '', name: by.name, rights: by.rights }}>
+    <Shell
+      shop={shop}
+      someone={{ id: personId ?? '', name: by.name, rights: by.rights }}
+      hints={openingHour() !== null}
+    >
       {children}
     </Shell>
   );
@@ -71,7 +81,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
           defaultMode="light"
         />
         <AppRouterCacheProvider options={{ enableCssLayer: true }}>
-          {'sick' in found ? (
+          {'sick' in found && atOpening(found.sick, asked) ? (
+            <Dress>{children}</Dress>
+          ) : 'sick' in found ? (
             <SickShop title={found.sick.title} detail={found.sick.detail} />
           ) : (
             <Inside shop={found.shop} asker={askerIn({ headers: asked })}>

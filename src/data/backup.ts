@@ -1,5 +1,6 @@
 import {
   chmodSync,
+  copyFileSync,
   existsSync,
   mkdirSync,
   readdirSync,
@@ -7,7 +8,7 @@ import {
   rmSync,
   statSync,
 } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 
 /** A backup that lies in the folder. */
@@ -143,6 +144,24 @@ export function checkFile(path: string): FileCheck {
   } finally {
     db.close();
   }
+}
+
+/**
+ * Lays a copy of a whole backup where the shop's file is to stand; it has its name only once it is there.
+ *
+ * @throws where what stands there afterwards is not what the backup holds.
+ */
+export function putBackup(from: string, path: string): FileCheck {
+  const part = `${path}.part`;
+  rmSync(part, { force: true });
+  mkdirSync(dirname(path), { recursive: true });
+  copyFileSync(from, part);
+  chmodSync(part, OWNER_ALONE);
+  renameSync(part, path);
+  const [wanted, now] = [checkFile(from), checkFile(path)];
+  if (!now.ok || now.readings !== wanted.readings || now.newestAt !== wanted.newestAt)
+    throw new Error(`What stands there now is not the backup: ${now.faults.join(' ')}`);
+  return now;
 }
 
 const DAYS = 7;

@@ -3,6 +3,7 @@ import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 import { backupBefore, OWNER_ALONE } from './backup';
 import { migrate, refuseForeign } from './migrate';
+import { hasShop, NoShop } from './no-shop';
 
 export type Db = Database.Database;
 
@@ -57,6 +58,12 @@ function keepToOwner(path: string): void {
     // What its owner made read-only stays so.
     if ((mode & ~OWNER_ALONE) !== 0) chmodSync(file, mode & OWNER_ALONE);
   }
+}
+
+/** The same for a program that serves: where nothing stands nothing is made, a mistyped name would be an empty shop. */
+export function openShopFile(path: string): Db {
+  if (!hasShop(path)) throw new NoShop(`There is no shop at ${path}.`);
+  return openDb(path);
 }
 
 /** A second connection that only reads, for a thread of its own; the schema is up to date already. */

@@ -1,4 +1,5 @@
 import { db, dbPath, openedDb } from '@/data/db';
+import { hasShop, NoShop } from '@/data/no-shop';
 import { bePresent } from '@/data/presence';
 import { backupOnItsWay, keepBackups } from './backups';
 import { finishTakings } from './part-imports';
@@ -9,6 +10,8 @@ function tried(work: () => unknown): void {
   try {
     work();
   } catch (error) {
+    // Said where it begins: the page asks what to do.
+    if (error instanceof NoShop) return;
     console.error('The shop’s file:', error);
   }
 }
@@ -18,12 +21,17 @@ export function openShop(): void {
   // Made, or brought up to date, before anybody asks.
   tried(() => db());
   startPool();
+  if (hasShop(dbPath())) shopIsHere();
+  keepBackups();
+  held.waffenradClose = closeShop;
+}
+
+/** Once the shop's file stands there, from the beginning or later. */
+export function shopIsHere(): void {
   // Held until the process ends: nobody puts another file in place of one that is worked with.
   tried(() => bePresent(dbPath()));
-  keepBackups();
   // A file that was being taken in when the program ended.
   finishTakings().catch((error: unknown) => console.error('Imports:', error));
-  held.waffenradClose = closeShop;
 }
 
 // What ends the process is bundled apart from it.

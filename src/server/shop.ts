@@ -125,8 +125,9 @@ export function shopOrSickness(open: () => Db = db): { shop: Shop } | { sick: Si
   try {
     return { shop: shopSettings(open()) };
   } catch (error) {
-    console.error('The shop’s file:', error);
-    return { sick: sicknessOf(error) ?? sickOf('not-opened') };
+    const sick = sicknessOf(error);
+    if (sick?.kind !== 'no-shop') console.error('The shop’s file:', error);
+    return { sick: sick ?? sickOf('not-opened') };
   }
 }
 

@@ -1,10 +1,12 @@
 import { dbPath } from '@/data/db';
 import { ForeignFile, NewerFile } from '@/data/migrate';
+import { NoShop } from '@/data/no-shop';
 import { Problem } from './problem';
 
 /** What is wrong with the shop’s file, and what to do about it. */
 export interface Sickness {
-  readonly kind: 'newer' | 'foreign' | 'damaged' | 'read-only' | 'full' | 'locked' | 'not-opened';
+  readonly kind:
+    'no-shop' | 'newer' | 'foreign' | 'damaged' | 'read-only' | 'full' | 'locked' | 'not-opened';
   readonly title: string;
   readonly detail: string;
 }
@@ -21,6 +23,7 @@ const KINDS: readonly (readonly [code: RegExp, kind: Kind])[] = [
 ];
 
 const TITLES: Readonly<Record<Kind, string>> = {
+  'no-shop': 'There is no shop here yet',
   newer: 'The shop’s file is newer than this program',
   foreign: 'This file is no shop’s',
   damaged: 'The shop’s file is damaged',
@@ -31,6 +34,8 @@ const TITLES: Readonly<Record<Kind, string>> = {
 };
 
 const whatToDo: Readonly<Record<Kind, (path: string) => string>> = {
+  'no-shop': () =>
+    'It is opened, or restored from a backup, at the machine it runs on: there the page asks what to do.',
   newer: (path) =>
     `Start the newer program again, or name another file in WAFFENRAD_DB. ${path} was not touched.`,
   foreign: (path) =>
@@ -54,6 +59,7 @@ export const sickOf = (kind: Kind, path = dbPath()): Sickness => ({
 
 /** What an error says of the shop’s file; null where it is of something else. */
 export function sicknessOf(error: unknown, path = dbPath()): Sickness | null {
+  if (error instanceof NoShop) return sickOf('no-shop', path);
   if (error instanceof NewerFile) return sickOf('newer', path);
   if (error instanceof ForeignFile) return sickOf('foreign', path);
   const code = (error as { code?: unknown } | null)?.code;

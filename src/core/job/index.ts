@@ -1,5 +1,6 @@
 export * from './types';
 export * from './derive';
+export * from './first-hour';
 export * from './limb-bolt-advice';
 export * from './speed-input';
 export * from './cautions';

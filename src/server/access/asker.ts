@@ -32,9 +32,11 @@ export function askerIn({ headers }: HasHeaders): Asker | null {
   return header === null ? null : (JSON.parse(decodeURIComponent(header)) as Asker);
 }
 
-export const signedOut = () =>
+export const signedOut = (wrote = true) =>
   new Problem(401, 'signed-out', 'Nobody is signed in here', {
-    detail: 'Not saved: the tablet is locked. Sign in, then take it again; what was typed stays.',
+    detail: wrote
+      ? 'Not saved: the tablet is locked. Sign in, then take it again; what was typed stays.'
+      : 'Nobody is signed in here: sign in first.',
   });
 
 export function askerOf(request: HasHeaders): Asker {

@@ -92,11 +92,14 @@ export function identify(
   const { authorization } = request.headers;
   const found =
     authorization === undefined ? atTablet(db, request, at) : program(db, authorization, at);
-  return {
-    ...found,
-    atMachine: isAtMachine(request),
-    secured,
-    address: request.socket.remoteAddress ?? '',
-    opened: hasOwner(db),
-  };
+  return { ...strangerOf(request, secured), ...found, opened: hasOwner(db) };
 }
+
+/** Who asks where there is no shop to know them. */
+export const strangerOf = (request: IncomingMessage, secured: boolean): Asker => ({
+  ...NOBODY,
+  atMachine: isAtMachine(request),
+  secured,
+  address: request.socket.remoteAddress ?? '',
+  opened: false,
+});

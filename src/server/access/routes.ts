@@ -38,15 +38,18 @@ export const ROUTES: Readonly<Record<string, Rule>> = {
   '/shop/bows': LOOK,
   '/shop/parts': LOOK,
   '/shop/steps': LOOK,
+  '/shop/first': { GET: 'settings' },
   '/shop/people': { GET: 'people' },
   '/shop/done': { GET: 'people' },
   '/sign-in': { GET: 'anybody' },
+  '/open': { GET: 'anybody' },
 
   '/api/[...rest]': { GET: 'look', POST: 'look', PUT: 'look', PATCH: 'look', DELETE: 'look' },
   '/api/v1/health': { GET: 'anybody' },
   '/api/v1/openapi.json': { GET: 'calculate' },
   '/api/v1/compute/[name]': { POST: 'calculate' },
 
+  '/api/v1/opening': { POST: 'anybody' },
   '/api/v1/session': { GET: 'anybody', POST: 'anybody', PUT: 'look', DELETE: 'anybody' },
   '/api/v1/session/pairing': { POST: 'anybody' },
   '/api/v1/session/owner': { POST: 'anybody' },
@@ -94,6 +97,8 @@ export const ROUTES: Readonly<Record<string, Rule>> = {
   '/api/v1/jobs/[id]/tape': LOOK,
 
   '/api/v1/shop': { PATCH: 'settings' },
+  '/api/v1/shop/opening': { POST: 'settings' },
+  '/api/v1/shop/samples': { POST: 'stock', DELETE: 'stock' },
   '/api/v1/shop/closed': { POST: 'settings' },
   '/api/v1/shop/orders/file': LOOK,
   '/api/v1/shop/orders/[order]': { POST: 'stock' },

@@ -1,7 +1,7 @@
 import type { IncomingMessage } from 'node:http';
 import { db, type Db } from '@/data/db';
 import { ASKER, signedOut, writeAsker } from '../access/asker';
-import { identify } from '../access/identify';
+import { identify, strangerOf } from '../access/identify';
 import { passage } from '../access/pass';
 import { needsOf } from '../access/routes';
 import { nowIso } from '../clock';
@@ -45,10 +45,16 @@ export function admitBy({
       const passed = passage(asker, { needs, onLoopback, db: on });
       if (passed === 'passes') return null;
       if (passed !== 'signs-in') return passed;
-      return isFetched(path) ? signedOut() : { to: signInAt(request, path) };
+      return isFetched(path)
+        ? signedOut(request.method !== 'GET')
+        : { to: signInAt(request, path) };
     } catch (error) {
       const sick = sicknessOf(error);
       if (!sick) throw error;
+      const asker = strangerOf(request, secured);
+      request.headers[ASKER] = writeAsker(asker);
+      if (sick.kind === 'no-shop' && asker.atMachine && !isFetched(path) && path !== '/open')
+        return { to: '/open' };
       // The page says what is wrong with the file; it has nothing of the shop to show.
       return isFetched(path) && needs !== 'anybody' ? sickProblem(sick) : null;
     }

@@ -6,7 +6,9 @@ import { join } from 'node:path';
 import next from 'next';
 import pino from 'pino';
 import QRCode from 'qrcode';
-import { dbPath } from '@/data/db';
+import { dbPath, openBy, openShopFile } from '@/data/db';
+import { newShop } from '../new-shop';
+import { hasShop } from '@/data/no-shop';
 import { routeNames } from './addresses';
 import { admitBy } from './admit';
 import { gate, USUAL_LIMITS } from './gate';
@@ -35,8 +37,11 @@ const held = globalThis as typeof globalThis & { waffenradClose?: () => Promise<
 async function main() {
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     return stop(`PORT is “${process.env.PORT}”: a number from 1 to 65535 is possible.`);
-  const refused = await mayOpen(dbPath(), process.argv.includes('--new'));
+  const wantsNew = process.argv.includes('--new');
+  const refused = mayOpen(dbPath(), wantsNew);
   if (refused) return stop(refused);
+  if (wantsNew) newShop();
+  openBy(openShopFile);
   const log = pino({
     base: undefined,
     timestamp: pino.stdTimeFunctions.isoTime,
@@ -111,6 +116,10 @@ async function main() {
         : host;
     const url = `${scheme}://${name}:${port}`;
     console.log(`Waffenrad is open at  ${url}\nDatabase: ${dbPath()}\nStop it with Ctrl+C.`);
+    if (!hasShop(dbPath()))
+      console.log(
+        `There is no shop there yet: open http${tls ? 's' : ''}://127.0.0.1:${port} on this machine to open a new one or to put a backup back (or: npm start -- --new, npm run restore).`,
+      );
     if (isLoopback(host)) return;
     // For the tablets: nobody types an address with one finger.
     QRCode.toString(url, { type: 'terminal', small: true }, (error, drawn) => {

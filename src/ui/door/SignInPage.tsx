@@ -31,7 +31,10 @@ export function SignInPage({ door: initial, to }: { door: Door; to: string }) {
           <>
             <h1>{w.owner}</h1>
             <p>{w.ownerSays}</p>
-            <OwnerForm door={door} onSigned={signed} />
+            <OwnerForm
+              door={door}
+              onSigned={(next) => next.signedIn && window.location.assign('/shop/first')}
+            />
           </>
         ) : (
           <>

@@ -13,10 +13,12 @@ import { ShellContext, type Opened, type Someone } from './useShell';
 export function Shell({
   shop,
   someone,
+  hints = false,
   children,
 }: {
   shop: Shop;
   someone: Someone;
+  hints?: boolean;
   children: ReactNode;
 }) {
   const [opened, open] = useState<Opened>(null);
@@ -39,10 +41,11 @@ export function Shell({
     () => ({
       shop,
       who: someone.name,
+      hints,
       may: (right: Someone['rights'][number]) => someone.rights.includes(right),
       open,
     }),
-    [shop, someone],
+    [shop, someone, hints],
   );
   const close = () => open(null);
   return (

@@ -16,6 +16,8 @@ interface ShellValue {
   readonly shop: Shop;
   readonly who: string;
   /** Whether who is at the tablet may do this; the server asks again. */
+  /** The shop is being opened: what is new is explained once. */
+  readonly hints: boolean;
   readonly may: (right: Right) => boolean;
   readonly open: (dialog: Opened) => void;
 }

@@ -4,7 +4,6 @@ import Link from 'next/link';
 import Button from '@mui/material/Button';
 import { RIGHTS, roleOf, ROLES, type Person } from '@/core/people';
 import { PageHead } from '../frame/PageHead';
-import { useAsk } from '../frame/useAsk';
 import { Actions, Block, Rows } from '../pieces/layout';
 import { More } from '../pieces/More';
 import { Page } from '../pieces/Page';
@@ -61,20 +60,11 @@ export function PeoplePage({
   );
 }
 
-function People({ people, send }: { people: readonly Person[]; send: SendManaged }) {
+export function People({ people, send }: { people: readonly Person[]; send: SendManaged }) {
   const [form, setForm] = useState<Person | 'new' | null>(null);
   const [trouble, setTrouble] = useState('');
-  const { ask, asking } = useAsk();
-  const leave = async (person: Person, left: boolean) => {
-    if (left) {
-      const said = await ask({
-        title: w.leavesAsk(person.name),
-        text: w.leavesText,
-        answers: [{ id: 'left', name: w.leavesDo }],
-      });
-      if (said !== 'left') return;
-    }
-    const answer = await send(`/api/v1/people/${person.id}`, { left }, 'PATCH');
+  const back = async ({ id }: Person) => {
+    const answer = await send(`/api/v1/people/${id}`, { left: false }, 'PATCH');
     setTrouble('fault' in answer ? answer.fault.message : '');
   };
   return (
@@ -85,24 +75,21 @@ function People({ people, send }: { people: readonly Person[]; send: SendManaged
           <li key={person.id} data-left={person.leftAt !== null}>
             <b>{person.name}</b>
             <span>{roleOf(person.role).name}</span>
-            <Text variant="small" soft>
-              {person.leftAt ? w.left : person.atBench ? w.planned : ''}
-            </Text>
-            <span>{!person.canSignIn && !person.leftAt && <Tag kind="warn">{w.noPin}</Tag>}</span>
+            <span>
+              {!person.canSignIn && !person.leftAt && <Tag kind="warn">{w.noPin}</Tag>}{' '}
+              <Text variant="small" soft>
+                {person.leftAt ? w.left : person.atBench ? w.planned : ''}
+              </Text>
+            </span>
             <span className={css.acts}>
               {person.leftAt ? (
-                <Button variant="text" onClick={() => void leave(person, false)}>
+                <Button variant="text" onClick={() => void back(person)}>
                   {w.back}
                 </Button>
               ) : (
-                <>
-                  <Button variant="text" onClick={() => setForm(person)}>
-                    {w.change}
-                  </Button>
-                  <Button variant="text" onClick={() => void leave(person, true)}>
-                    {w.leaves}
-                  </Button>
-                </>
+                <Button variant="text" onClick={() => setForm(person)}>
+                  {w.change}
+                </Button>
               )}
             </span>
           </li>
@@ -139,7 +126,6 @@ function People({ people, send }: { people: readonly Person[]; send: SendManaged
           onClose={() => setForm(null)}
         />
       )}
-      {asking}
     </Block>
   );
 }

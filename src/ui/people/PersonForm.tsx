@@ -6,6 +6,7 @@ import { ROLES, secretFault, type Person, type Role } from '@/core/people';
 import { Choice } from '../fields/Choice';
 import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
+import { useAsk } from '../frame/useAsk';
 import { Actions } from '../pieces/layout';
 import { Text } from '../pieces/Text';
 import { frame, peopleWords as w } from '../words';
@@ -27,6 +28,18 @@ export function PersonForm({
   const [secret, setSecret] = useState('');
   const [fault, setFault] = useState<Fault | null>(null);
   const [busy, setBusy] = useState(false);
+  const { ask, asking } = useAsk();
+  const leave = async ({ id, name: theirs }: Person) => {
+    const said = await ask({
+      title: w.leavesAsk(theirs),
+      text: w.leavesText,
+      answers: [{ id: 'left', name: w.leavesDo }],
+    });
+    if (said !== 'left') return;
+    const answer = await send(`/api/v1/people/${id}`, { left: true }, 'PATCH');
+    if ('fault' in answer) setFault(answer.fault);
+    else onClose();
+  };
   const of = (pointer: string) => (fault?.pointer === pointer ? fault.message : '');
   const submit = async () => {
     if (name.trim() === '') return setFault({ pointer: '/name', message: w.nameMissing });
@@ -99,7 +112,13 @@ export function PersonForm({
           <Button variant="text" onClick={onClose}>
             {frame.cancel}
           </Button>
+          {person && (
+            <Button variant="text" onClick={() => void leave(person)}>
+              {w.leaves}
+            </Button>
+          )}
         </Actions>
+        {asking}
       </Stack>
     </Panel>
   );

@@ -53,14 +53,12 @@ export function Programs({
             <b>{program.name}</b>
             <span>{program.rights.join(', ')}</span>
             <Text variant="small" soft>
-              {w.paired(program.madeBy, when(program.madeAt)).replace('paired', 'made')}
-            </Text>
-            <Text variant="small" soft>
               {program.endedAt
                 ? `${w.ended}, ${when(program.endedAt)}`
                 : program.usedAt
                   ? w.used(when(program.usedAt))
                   : w.neverUsed}
+              {`; ${w.made(program.madeBy, when(program.madeAt))}`}
             </Text>
             <span className={css.acts}>
               {!program.endedAt && (

@@ -61,13 +61,14 @@ export function Tablets({
           const { id, name, pairedBy, pairedAt, seenAt, sentAwayAt } = tablet;
           return (
             <li key={id} data-left={sentAwayAt !== null}>
-              <b>{name}</b>
-              <span>{id === here && <Tag>{w.here}</Tag>}</span>
-              <Text variant="small" soft>
-                {w.paired(pairedBy, when(pairedAt))}
-              </Text>
+              <span>
+                <b>{name}</b> {id === here && <Tag>{w.here}</Tag>}
+              </span>
               <Text variant="small" soft>
                 {sentAwayAt ? `${w.away}, ${when(sentAwayAt)}` : w.seen(when(seenAt))}
+              </Text>
+              <Text variant="small" soft>
+                {w.paired(pairedBy, when(pairedAt))}
               </Text>
               <span className={css.acts}>
                 {!sentAwayAt && (

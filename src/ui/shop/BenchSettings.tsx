@@ -28,50 +28,62 @@ export function BenchSettings(props: Props) {
   const { shop, change } = props;
   return (
     <>
-      <Block as={Questions} id="schools">
-        <h2>{w.schools}</h2>
-        <Text data-wide="" soft>
-          {w.schoolsHow}
-        </Text>
-        <Choice
-          label={w.loop}
-          value={shop.loopCounts ? 'yes' : 'no'}
-          options={w.loops}
-          onChange={(value) => change({ loopCounts: value === 'yes' })}
-        />
-        {SCHOOLS.map(({ name, title, choices }) => (
-          <Choice
-            key={name}
-            label={title}
-            wide={choices.length > 3}
-            value={shop.schools[name]}
-            options={choices}
-            onChange={(id) => change({ schools: { ...shop.schools, [name]: id } })}
-          />
-        ))}
-      </Block>
-      <Block>
-        <h2>{w.stations}</h2>
-        <div className={stockCss.weights}>
-          {STATIONS.map(({ id, name }) => (
-            <TypedField
-              key={id}
-              id={`station-${id}`}
-              label={name}
-              value={String(shop.stations[id])}
-              reads={(text) => plain(text, 1, 9, true)}
-              onRead={(count) => change({ stations: { ...shop.stations, [id]: count } })}
-            />
-          ))}
-        </div>
-      </Block>
+      <SchoolFields {...props} />
+      <StationFields {...props} />
       <Hours {...props} />
       <Closed closed={shop.closed} onChange={(closed) => change({ closed })} />
     </>
   );
 }
 
-function Hours({ shop, people, change }: Props) {
+export function SchoolFields({ shop, change }: Props) {
+  return (
+    <Block as={Questions} id="schools">
+      <h2>{w.schools}</h2>
+      <Text data-wide="" soft>
+        {w.schoolsHow}
+      </Text>
+      <Choice
+        label={w.loop}
+        value={shop.loopCounts ? 'yes' : 'no'}
+        options={w.loops}
+        onChange={(value) => change({ loopCounts: value === 'yes' })}
+      />
+      {SCHOOLS.map(({ name, title, choices }) => (
+        <Choice
+          key={name}
+          label={title}
+          wide={choices.length > 3}
+          value={shop.schools[name]}
+          options={choices}
+          onChange={(id) => change({ schools: { ...shop.schools, [name]: id } })}
+        />
+      ))}
+    </Block>
+  );
+}
+
+export function StationFields({ shop, change }: Props) {
+  return (
+    <Block>
+      <h2>{w.stations}</h2>
+      <div className={stockCss.weights}>
+        {STATIONS.map(({ id, name }) => (
+          <TypedField
+            key={id}
+            id={`station-${id}`}
+            label={name}
+            value={String(shop.stations[id])}
+            reads={(text) => plain(text, 1, 9, true)}
+            onRead={(count) => change({ stations: { ...shop.stations, [id]: count } })}
+          />
+        ))}
+      </div>
+    </Block>
+  );
+}
+
+export function Hours({ shop, people, change }: Props) {
   return (
     <Block id="hours">
       <h2>{w.hours}</h2>

@@ -12,7 +12,6 @@ type Change = (part: Partial<Shop>) => void;
 /** Where the shop draws its lines, how much each place counts, and what a quote is made by. */
 export function KitSettings({ shop, change }: { shop: Shop; change: Change }) {
   const lines = (next: Partial<KitLines>) => change({ kit: { ...shop.kit, ...next } });
-  const quote = (next: Partial<Shop['quote']>) => change({ quote: { ...shop.quote, ...next } });
   return (
     <>
       <Block as={Questions} id="kit">
@@ -75,42 +74,50 @@ export function KitSettings({ shop, change }: { shop: Shop; change: Change }) {
           ))}
         </div>
       </Block>
-      <Block as={Questions}>
-        <h2>{w.quote}</h2>
-        <TypedField
-          id="tax"
-          label={w.tax}
-          value={String(shop.quote.taxPct)}
-          reads={(text) => plain(text, 0, 50)}
-          onRead={(taxPct) => quote({ taxPct })}
-        />
-        <TypedField
-          id="deposit"
-          label={w.deposit}
-          value={String(shop.quote.depositPct)}
-          reads={(text) => plain(text, 0, 100)}
-          onRead={(depositPct) => quote({ depositPct })}
-        />
-        <TypedField
-          id="valid"
-          label={w.valid}
-          value={String(shop.quote.validDays)}
-          reads={(text) => plain(text, 1, 180, true)}
-          onRead={(validDays) => quote({ validDays })}
-        />
-        <TypedField
-          id="hour"
-          label={w.hour}
-          hint={w.hourHint}
-          value={writeMoney(shop.quote.hourCents)}
-          reads={(text) => {
-            const answer = readMoney(text, { what: 'price of an hour', maxCents: 50_000 });
-            return answer.ok ? { ok: true, value: answer.cents } : answer;
-          }}
-          onRead={(hourCents) => quote({ hourCents })}
-        />
-      </Block>
+      <QuoteFields shop={shop} change={change} />
     </>
+  );
+}
+
+/** What a quote is made by. */
+export function QuoteFields({ shop, change }: { shop: Shop; change: Change }) {
+  const quote = (next: Partial<Shop['quote']>) => change({ quote: { ...shop.quote, ...next } });
+  return (
+    <Block as={Questions}>
+      <h2>{w.quote}</h2>
+      <TypedField
+        id="tax"
+        label={w.tax}
+        value={String(shop.quote.taxPct)}
+        reads={(text) => plain(text, 0, 50)}
+        onRead={(taxPct) => quote({ taxPct })}
+      />
+      <TypedField
+        id="deposit"
+        label={w.deposit}
+        value={String(shop.quote.depositPct)}
+        reads={(text) => plain(text, 0, 100)}
+        onRead={(depositPct) => quote({ depositPct })}
+      />
+      <TypedField
+        id="valid"
+        label={w.valid}
+        value={String(shop.quote.validDays)}
+        reads={(text) => plain(text, 1, 180, true)}
+        onRead={(validDays) => quote({ validDays })}
+      />
+      <TypedField
+        id="hour"
+        label={w.hour}
+        hint={w.hourHint}
+        value={writeMoney(shop.quote.hourCents)}
+        reads={(text) => {
+          const answer = readMoney(text, { what: 'price of an hour', maxCents: 50_000 });
+          return answer.ok ? { ok: true, value: answer.cents } : answer;
+        }}
+        onRead={(hourCents) => quote({ hourCents })}
+      />
+    </Block>
   );
 }
 

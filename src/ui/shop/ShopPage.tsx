@@ -1,11 +1,8 @@
 'use client';
-import { Fragment, useEffect, useState } from 'react';
+import { Fragment } from 'react';
 import Link from 'next/link';
 import type { Shop } from '@/core/job';
-import type { ShopUnits } from '@/core/units';
 import { Text } from '../pieces/Text';
-import { TextField } from '../fields/TextField';
-import { Choice, type ChoiceOption } from '../fields/Choice';
 import { PageHead } from '../frame/PageHead';
 import { useShell } from '../frame/useShell';
 import { shopWords as w } from '../words';
@@ -13,39 +10,17 @@ import { Page } from '../pieces/Page';
 import { Actions, Block, Questions } from '../pieces/layout';
 import { BackupSettings } from './BackupSettings';
 import { BenchSettings } from './BenchSettings';
-import { TabletSettings } from './TabletSettings';
 import { KitSettings } from './KitSettings';
+import { ShopText, UnitFields } from './ShopFields';
+import { TabletSettings } from './TabletSettings';
 import { plain, TypedField } from './TypedField';
-import { unsavedSettings, useSaving } from './useSaving';
+import { useShopDraft } from './useShopDraft';
 
 /** Name, people, units and school of the shop. */
 export function ShopPage({ shop }: { shop: Shop }) {
-  const [draft, setDraft] = useState(shop);
-  const [round, setRound] = useState(0);
-  useEffect(() => {
-    const kept = unsavedSettings();
-    if (!kept) return;
-    const { changed } = kept;
-    setDraft((now) => ({ ...now, ...changed }));
-    // Fields begin anew with what stood in them.
-    setRound((n) => n + 1);
-  }, []);
   const { may } = useShell();
-  const faults = faultsOf(draft);
-  const { said, leave } = useSaving(shop, settled(draft, faults));
-  const change = (part: Partial<Shop>) => setDraft((now) => ({ ...now, ...part }));
-  const shared = { draft, change };
-  const text = (field: 'name' | 'address' | 'phone' | 'timeZone', maxLength: number) => (
-    <TextField
-      id={`shop-${field}`}
-      label={w[field]}
-      value={draft[field]}
-      error={faults[field] !== undefined}
-      helperText={faults[field]}
-      slotProps={{ htmlInput: { maxLength } }}
-      onChange={(event) => change({ [field]: event.target.value })}
-    />
-  );
+  const { draft, change, faults, said, leave, round } = useShopDraft(shop);
+  const line = { draft, faults, change };
   return (
     <>
       <PageHead title={w.title} />
@@ -82,26 +57,19 @@ export function ShopPage({ shop }: { shop: Shop }) {
             )}
           </p>
           <Block as={Questions}>
-            {text('name', 80)}
-            {text('address', 200)}
-            {text('phone', 40)}
-            {text('timeZone', 60)}
+            <ShopText field="name" maxLength={80} {...line} />
+            <ShopText field="address" maxLength={200} {...line} />
+            <ShopText field="phone" maxLength={40} {...line} />
+            <ShopText field="timeZone" maxLength={60} {...line} />
             <TypedField
-              id="shop-lock"
+              id="lock"
               label={w.lockAfter}
               value={String(draft.lockAfterMin)}
               reads={(typed) => plain(typed, 1, 240, true)}
               onRead={(lockAfterMin) => change({ lockAfterMin })}
             />
           </Block>
-          <Block as={Questions} data-units>
-            <h2>{w.units}</h2>
-            <UnitChoice {...shared} unit="length" label={w.length} options={w.lengths} />
-            <UnitChoice {...shared} unit="force" label={w.force} options={w.forces} />
-            <UnitChoice {...shared} unit="mass" label={w.mass} options={w.masses} />
-            <UnitChoice {...shared} unit="speed" label={w.speed} options={w.speeds} />
-            <UnitChoice {...shared} unit="distance" label={w.distance} options={w.distances} />
-          </Block>
+          <UnitFields draft={draft} change={change} />
           <TabletSettings />
           <BackupSettings />
           <Fragment key={round}>
@@ -119,58 +87,5 @@ export function ShopPage({ shop }: { shop: Shop }) {
         </form>
       </Page>
     </>
-  );
-}
-
-/** What can be saved: of a field that cannot stand as it is the others go all the same. */
-function settled(draft: Shop, faults: Faults): Partial<Shop> {
-  const { name, address, phone, timeZone, people: _people, ...rest } = draft;
-  return {
-    ...rest,
-    address,
-    phone,
-    ...(faults.name ? {} : { name }),
-    ...(faults.timeZone ? {} : { timeZone }),
-  };
-}
-
-type Faults = Partial<Record<'name' | 'address' | 'phone' | 'timeZone', string>>;
-
-/** What cannot be saved as it stands, by field. */
-function faultsOf(draft: Shop): Faults {
-  return {
-    ...(draft.name.trim() === '' ? { name: w.nameMissing } : {}),
-    ...(isTimeZone(draft.timeZone) ? {} : { timeZone: w.timeZoneWrong }),
-  };
-}
-
-function isTimeZone(text: string): boolean {
-  try {
-    return text !== '' && Boolean(new Intl.DateTimeFormat('en', { timeZone: text }));
-  } catch {
-    return false;
-  }
-}
-
-function UnitChoice<K extends keyof ShopUnits>({
-  draft,
-  change,
-  unit,
-  label,
-  options,
-}: {
-  draft: Shop;
-  change: (part: Partial<Shop>) => void;
-  unit: K;
-  label: string;
-  options: readonly ChoiceOption<ShopUnits[K]>[];
-}) {
-  return (
-    <Choice
-      label={label}
-      value={draft.units[unit]}
-      options={options}
-      onChange={(value) => change({ units: { ...draft.units, [unit]: value } })}
-    />
   );
 }

@@ -1,8 +1,9 @@
 'use client';
 import Link from 'next/link';
-import type { TodayView } from '@/core/job';
+import { FIRST_HOUR, type TodayView } from '@/core/job';
 import { Text } from '../pieces/Text';
-import { backupWords, calendarWords, today as w } from '../words';
+import { backupWords, calendarWords, firstWords as first, today as w } from '../words';
+import { useShell } from '../frame/useShell';
 import { DayPlan } from '../calendar/DayPlan';
 import { PlanState } from '../calendar/PlanState';
 import { useCalendarOf } from '../calendar/useCalendar';
@@ -15,7 +16,15 @@ import { TodayTop } from './TodayTop';
 import css from './TodayPage.module.css';
 
 /** The home: what to do next, the bench's day, what comes in, who comes back. */
-export function TodayPage({ view }: { view: TodayView }) {
+export function TodayPage({
+  view,
+  opening = null,
+}: {
+  view: TodayView;
+  /** Parts of the guided opening gone through; null where there is none. */
+  opening?: number | null;
+}) {
+  const { may } = useShell();
   const calendar = useCalendarOf(view.calendar);
   const visits = calendar.plan.visits.filter((visit) => visit.from < 1440);
   const press = visits.filter((visit) => visit.station === 'press');
@@ -41,6 +50,14 @@ export function TodayPage({ view }: { view: TodayView }) {
             </span>
           </Text>
         </Head>
+        {opening !== null && opening < FIRST_HOUR.length && may('settings') && (
+          <Note kind="good">
+            {first.open}:{' '}
+            <Link href="/shop/first" prefetch={false}>
+              {first.goOn(opening, FIRST_HOUR.length)}
+            </Link>
+          </Note>
+        )}
         {view.unreadable.length > 0 && (
           <Note kind="stop" role="alert">
             {w.unreadable(view.unreadable)}

@@ -36,6 +36,8 @@ export { kitPackages } from './kit-packages';
 export { stepWords } from './steps';
 export { deliveredWords } from './delivered';
 export { doorWords } from './door';
+export { openWords } from './open';
+export { firstWords } from './first';
 export { doneWords, peopleWords } from './people';
 export { backupWords } from './backup';
 export { like } from './like';

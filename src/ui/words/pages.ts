@@ -7,6 +7,8 @@ export const pages = {
   people: 'People and tablets',
   done: 'What was done',
   signIn: 'Sign in',
+  open: 'Open a shop',
+  first: 'Opening the shop',
   delivered: 'Bows that left',
   code: 'Read a card or sheet',
 } as const;

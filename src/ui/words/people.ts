@@ -28,7 +28,6 @@ export const peopleWords = {
   leavesText:
     'They cannot sign in any more, at once. What they entered stays theirs; they can come back.',
   leavesDo: 'They left',
-  leavesNot: 'They still do',
   back: 'Works here again',
   mayTitle: 'What a role may do',
   tablets: 'Tablets',
@@ -49,7 +48,6 @@ export const peopleWords = {
   sendAwayText:
     'It is known no longer and whoever is at it is signed out at once. Lost or sold: do it.',
   sendAwayDo: 'Send it away',
-  sendAwayNot: 'It stays',
   here: 'this one',
   programs: 'Other programs',
   programsLead: 'A till, a web shop, a script: each asks by a token of its own.',
@@ -62,6 +60,7 @@ export const peopleWords = {
   programToken: 'The token, shown this once. Send it with every request: Authorization: Bearer …',
   copy: 'Copy',
   copied: 'Copied',
+  made: (by: string, when: string) => `made by ${by}, ${when}`,
   used: (when: string) => `last asked ${when}`,
   neverUsed: 'has not asked yet',
   ended: 'may ask no longer',
@@ -69,7 +68,6 @@ export const peopleWords = {
   endAsk: (name: string) => `May “${name}” ask no longer?`,
   endText: 'It is refused from its next request on.',
   endDo: 'End it',
-  endNot: 'Leave it',
   nameMissing: 'Type a name.',
   done: pages.done,
 } as const;
