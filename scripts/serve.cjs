@@ -41,8 +41,8 @@ async function freePort(wanted) {
 const ownPort = () => freePort(3500 + 100 * Number(process.env.JEST_WORKER_ID ?? 1));
 
 /** Starts the built server and waits until it answers. */
-async function startServer({ port, db, env = {} }) {
-  const child = spawn(process.execPath, [SERVER, ...(existsSync(db) ? [] : ['--new'])], {
+async function startServer({ port, db, env = {}, fresh = !existsSync(db) }) {
+  const child = spawn(process.execPath, [SERVER, ...(fresh ? ['--new'] : [])], {
     cwd: ROOT,
     stdio: ['ignore', 'pipe', 'pipe'],
     env: {
@@ -65,7 +65,7 @@ async function startServer({ port, db, env = {} }) {
   const url = `http://127.0.0.1:${port}`;
   for (let i = 0; i < 200; i++) {
     if (child.exitCode !== null) throw new Error(`The server stopped at once:\n${output}`);
-    const up = await fetch(`${url}/api/v1/openapi.json`).then(
+    const up = await fetch(`${url}/icon.svg`).then(
       (response) => response.ok,
       () => false,
     );

@@ -9,4 +9,6 @@ export declare function startServer(options: {
   port: number;
   db: string;
   env?: Record<string, string>;
+  /** Opens a new shop; usual where the file is not there. */
+  fresh?: boolean;
 }): Promise<{ child: ChildProcess; url: string; output: () => string }>;

@@ -50,8 +50,14 @@ export class Asker {
   async ask(path: string, asked: Asked = {}): Promise<Answer | null> {
     const cookie = await cookieOf(this.url);
     const answer = await this.send(path, { ...asked, headers: { cookie, ...asked.headers } });
-    if (answer?.status === 401 && (await cookieOf(this.url)) === cookie) known.delete(this.url);
-    return answer;
+    // A page sends who is not signed in to the door.
+    if (!answer || ![401, 303].includes(answer.status)) return answer;
+    // Another server stands at this address now, or the tablet was locked: signed in anew.
+    if ((await cookieOf(this.url)) === cookie) known.delete(this.url);
+    return this.send(path, {
+      ...asked,
+      headers: { cookie: await cookieOf(this.url), ...asked.headers },
+    });
   }
 
   private send(

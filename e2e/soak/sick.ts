@@ -266,7 +266,8 @@ export async function sideBySide(ground: Ground): Promise<readonly number[]> {
   const first = await ownPort();
   const ports = [first, await freePort(first + 1)];
   const both = await Promise.all(
-    ports.map((port) => startServer({ port, db: path, env: ground.env })),
+    // One is told to open a new shop; the other finds it there as soon as it is.
+    ports.map((port, i) => startServer({ port, db: path, env: ground.env, fresh: i === 0 })),
   );
   const told = await Promise.all(both.map(({ url }) => toldBy(url)));
   await Promise.all(both.map(({ child }) => end(child)));

@@ -28,7 +28,7 @@ export function openDb(path: string): Db {
   try {
     if (path !== ':memory:') keepToOwner(path);
     refuseForeign(db);
-    db.pragma('journal_mode = WAL');
+    whileOthersOpen(() => db.pragma('journal_mode = WAL'));
     // An acknowledged entry must survive a killed process and a pulled plug.
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
@@ -46,6 +46,21 @@ export function openDb(path: string): Db {
 
 /** While the file is opened nobody is served yet. */
 const OPENING_WAIT_MS = 10_000;
+const LOOK_AGAIN_MS = 20;
+
+/** The log's kind is changed by one alone, and SQLite does not wait for that by itself. */
+function whileOthersOpen(work: () => void): void {
+  for (let waited = 0; ; waited += LOOK_AGAIN_MS) {
+    try {
+      return work();
+    } catch (error) {
+      if ((error as { code?: unknown }).code !== 'SQLITE_BUSY' || waited >= OPENING_WAIT_MS)
+        throw error;
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, LOOK_AGAIN_MS);
+    }
+  }
+}
+
 /** Whoever else writes has so long; the one thread of the server waits with it, so not longer. */
 const WAIT_MS = 40;
 

@@ -38,6 +38,8 @@ export function admitBy({
     delete request.headers[ASKER];
     if (isShipped(path) || OPEN_FILES.has(path)) return null;
     const needs = needsOf(route, request.method ?? 'GET');
+    // Calculations hold nothing of a shop: they answer whatever becomes of its file.
+    if (needs === 'calculate' && onLoopback) return null;
     try {
       const on = open();
       const asker = identify(request, { db: on, at: nowIso(), secured });
