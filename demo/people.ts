@@ -13,7 +13,7 @@ interface DemoPerson {
 }
 
 /** Who works in the boathouse. Invented, and their PINs are shown to whoever tries the shop. */
-export const DEMO_PEOPLE: readonly DemoPerson[] = [
+const DEMO_PEOPLE: readonly DemoPerson[] = [
   { id: 'okoro', name: 'T. Okoro', role: 'owner', atBench: true, pin: '2580' },
   { id: 'lindauer', name: 'M. Lindauer', role: 'technician', atBench: true, pin: '1379' },
   { id: 'sander', name: 'P. Sander', role: 'counter', atBench: false, pin: '4826' },

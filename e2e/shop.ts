@@ -26,22 +26,48 @@ export class TestShop {
     private server: ChildProcess,
     private readonly browser: Browser,
     /** What the tablet of T. Okoro keeps. */
-    readonly cookies: readonly Cookie[],
+    private kept: readonly Cookie[],
   ) {}
 
-  static async open(kind: 'demo' | 'empty'): Promise<TestShop> {
+  get cookies(): readonly Cookie[] {
+    return this.kept;
+  }
+
+  /** Another sign-in at the same tablet: what the browser was told to keep of it. */
+  keep(cookies: readonly Cookie[]): void {
+    this.kept = cookies
+      .filter(({ name }) => /^waffenrad-(known|session)$/.test(name))
+      .map(({ name, value }) => ({ name, value }));
+  }
+
+  /** The shop’s file. */
+  get file(): string {
+    return join(this.folder, 'shop.sqlite');
+  }
+
+  /** The demo shop, a new one opened to its owner, or a place where no shop stands yet. */
+  static async open(kind: 'demo' | 'empty' | 'none'): Promise<TestShop> {
     const folder = mkdtempSync(join(tmpdir(), 'waffenrad-e2e-'));
     const db = join(folder, 'shop.sqlite');
     if (kind === 'demo') copyFileSync(process.env.WAFFENRAD_SEEDED!, db);
     // Files that run side by side have a browser each.
     const worker = Number(process.env.JEST_WORKER_ID ?? 1);
     const port = await ownPort();
-    const { child, url } = await startServer({ port, db, env: { WAFFENRAD_NOW: NOW } });
+    const { child, url } = await startServer({
+      port,
+      db,
+      env: { WAFFENRAD_NOW: NOW },
+      fresh: kind === 'empty',
+    });
     const browser = await puppeteer.connect({
       browserWSEndpoint: process.env.WAFFENRAD_BROWSERS!.split(' ')[worker - 1]!,
     });
     const cookies =
-      kind === 'demo' ? await signIn(url) : await openToOwner(url, 'T. Okoro', '2580');
+      kind === 'none'
+        ? []
+        : kind === 'demo'
+          ? await signIn(url)
+          : await openToOwner(url, 'T. Okoro', '2580');
     return new TestShop(url, port, folder, child, browser, cookies);
   }
 

@@ -4,4 +4,9 @@ needPackages();
 needDemoDatabase();
 const port = await freePort(Number(process.env.PORT ?? 3000));
 say(`Waffenrad, development: http://127.0.0.1:${port}`);
-run(bin('next'), ['dev', '-H', '127.0.0.1', '-p', String(port)], { WAFFENRAD_DB: dbPath() });
+run(bin('tsx'), ['src/server/gate/serve.ts', '--dev'], {
+  WAFFENRAD_DB: dbPath(),
+  HOST: '127.0.0.1',
+  PORT: String(port),
+  NODE_ENV: 'development',
+});

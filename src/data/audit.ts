@@ -19,7 +19,7 @@ export const addAudit = (db: Db, { detail = null, ...line }: NewLine): void =>
     )
     .run({ ...line, detail: JSON.stringify(detail) });
 
-export interface AuditQuery {
+interface AuditQuery {
   readonly words: string;
   readonly who: string;
   readonly tablet: string;

@@ -15,6 +15,13 @@ export const samplesOf = (db: Db): Samples => {
   return { bows: count('bow'), parts: count('catalogue_item') };
 };
 
+/** Which they are. */
+export const sampleIds = (db: Db): { bows: string[]; parts: string[] } => {
+  const ids = (table: 'bow' | 'catalogue_item') =>
+    db.prepare(`SELECT id FROM ${table} WHERE sample = 1 ORDER BY id`).pluck().all() as string[];
+  return { bows: ids('bow'), parts: ids('catalogue_item') };
+};
+
 /** Puts them in, marked; what has the id of one that is there already is left alone. */
 export function putSamples(db: Db, bows: readonly BowRecord[], parts: readonly AnyPart[]): Samples {
   const mark = (table: string, id: string) =>

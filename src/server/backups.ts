@@ -1,6 +1,7 @@
 import type { TodayView } from '@/core/job';
 import { backupsIn, tidyBackups, writeBackup, type BackupFile } from '@/data/backup';
-import { backupFolder, db, type Db } from '@/data/db';
+import { backupFolder, db, dbPath, type Db } from '@/data/db';
+import { hasShop } from '@/data/no-shop';
 import { shopSettings } from '@/data/settings';
 import { now, nowIso, shopDay, shopMinutes } from './clock';
 import { Problem } from './problem';
@@ -91,7 +92,8 @@ export function backupDue(from: Db = db()): boolean {
 export function keepBackups(): void {
   const look = () => {
     try {
-      if (backupDue()) backUp().catch((error: unknown) => console.error('Backup:', error));
+      if (hasShop(dbPath()) && backupDue())
+        backUp().catch((error: unknown) => console.error('Backup:', error));
     } catch (error) {
       console.error('Backup:', error);
     }

@@ -16,7 +16,7 @@ import { invalid, Problem } from './problem';
 export const isOpenable = ({ atMachine }: Asker): boolean => atMachine && !hasShop(dbPath());
 
 /** What an empty place can become. */
-export interface Opening {
+interface Opening {
   readonly path: string;
   /** Null where backups are off. */
   readonly folder: string | null;

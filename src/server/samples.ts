@@ -6,7 +6,7 @@ import type { BowRecord } from '@/core/bow';
 import type { AnyPart } from '@/core/kit';
 import type { By } from '@/core/people';
 import { db, type Db } from '@/data/db';
-import { putSamples, removeSamples, samplesOf, type Samples } from '@/data/samples';
+import { putSamples, removeSamples, sampleIds, samplesOf, type Samples } from '@/data/samples';
 import { note } from './access/note';
 
 const folder = join(/* turbopackIgnore: true */ process.cwd(), 'demo');
@@ -60,3 +60,6 @@ export function dropSamples(by: By, on: Db = db()): Samples {
 }
 
 export const samples = (on: Db = db()): Samples => samplesOf(on);
+
+/** Which of the stock is of the sample. */
+export const samplesNamed = (on: Db = db()) => sampleIds(on);

@@ -1,15 +1,5 @@
 export type { Door, DoorPerson } from './door';
-export {
-  refusalOf,
-  rightName,
-  RIGHTS,
-  rightsOf,
-  roleOf,
-  ROLES,
-  type Colleague,
-  type Right,
-  type Role,
-} from './roles';
+export { refusalOf, RIGHTS, rightsOf, roleOf, ROLES, type Right, type Role } from './roles';
 export { secretFault, waitAfter } from './lockout';
 export {
   AUDIT_KINDS,

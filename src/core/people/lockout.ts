@@ -1,5 +1,5 @@
 /** So many wrong tries in a row are a slip of the finger. Shop rule of the house. */
-export const FREE_TRIES = 4;
+const FREE_TRIES = 4;
 const FIRST_WAIT_S = 60;
 const LONGEST_WAIT_S = 3600;
 

@@ -58,10 +58,10 @@ export const roleOf = (id: Role): RoleEntry => ROLES.find((role) => role.id === 
 
 export const rightsOf = (role: Role): readonly Right[] => roleOf(role).rights;
 
-export const rightName = (right: Right): string => RIGHTS.find(({ id }) => id === right)!.name;
+const rightName = (right: Right): string => RIGHTS.find(({ id }) => id === right)!.name;
 
 /** Somebody of the shop, as far as a refusal names them. */
-export interface Colleague {
+interface Colleague {
   readonly name: string;
   readonly role: Role;
 }

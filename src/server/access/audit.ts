@@ -9,7 +9,7 @@ import { wordOf } from '../query';
 const AT_ONCE = 50;
 const MOST_LETTERS = 200;
 
-export interface AuditPage {
+interface AuditPage {
   readonly lines: readonly AuditLine[];
   /** Where to look further back; null where nothing is left. */
   readonly next: number | null;

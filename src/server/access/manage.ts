@@ -35,7 +35,7 @@ import { note } from './note';
 import { digest, hashSecret, newCode, newToken, plainCode } from './secrets';
 
 /** Everything an owner looks after. */
-export interface Managed {
+interface Managed {
   readonly people: readonly Person[];
   readonly tablets: readonly Tablet[];
   readonly programs: readonly Program[];

@@ -2,11 +2,11 @@ import { refusalOf } from '@/core/people';
 import type { Db } from '@/data/db';
 import { peopleOf } from '@/data/people';
 import { Problem } from '../problem';
-import { signedOut, type Asker } from './asker';
+import type { Asker } from './asker';
 import type { Needs } from './routes';
 
 /** What becomes of a request: it passes, is sent to sign in, or is refused. */
-export type Passage = 'passes' | 'signs-in' | Problem;
+type Passage = 'passes' | 'signs-in' | Problem;
 
 interface Asked {
   readonly needs: Needs;
@@ -34,5 +34,3 @@ export const mayNot = (
     detail: refusalOf(right, role, peopleOf(db)),
     right,
   });
-
-export { signedOut };

@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { isShipped, pathOf, routeNames } from './addresses';
+import { ROUTES } from '../access/routes';
+import { isShipped, pathOf, routeNames, routeNamesOf } from './addresses';
 
 test.each([
   ['/', '/'],
@@ -43,3 +44,16 @@ test('an address is named by its route, whatever stands in it', () => {
   expect(nameOf('/Nora-Beispiel')).toBe('(none)');
   expect(nameOf('/_next/static/chunks/a.js')).toBe('/_next/static');
 });
+
+test.each([
+  ['/', '/'],
+  ['/jobs/x/sheet/compare', '/jobs/[id]/sheet/compare'],
+  ['/jobs/x/sheet/2', '/jobs/[id]/sheet/[revision]'],
+  ['/jobs/x/sheet/2/', '/jobs/[id]/sheet/[revision]'],
+  ['/api/v1/shop/parts/file', '/api/v1/shop/parts/file'],
+  ['/api/v1/shop/parts/wachs', '/api/v1/shop/parts/[part]'],
+  ['/api/v1/nowhere/at/all', '/api/[...rest]'],
+  ['/nowhere', '(none)'],
+])('without a build %s is %s', (path, route) =>
+  expect(routeNamesOf(Object.keys(ROUTES))(path)).toBe(route),
+);

@@ -26,6 +26,25 @@ export function pathOf(target: string): string | null {
 /** What is made once by the build and never changes: not worth counting. */
 export const isShipped = (path: string): boolean => path.startsWith('/_next/static/');
 
+/** "/jobs/[id]/fit" as a pattern; "[...rest]" is anything there is. */
+const patternOf = (route: string) =>
+  new RegExp(
+    `^${route
+      .replace(/\[\.\.\.\w+\]/g, '*')
+      .replace(/\[\w+\]/g, '[^/]+?')
+      .replace(/\*/g, '.+?')}/?$`,
+  );
+
+/** The same from the list of routes, where there is no build: the more a route says itself, the sooner. */
+export function routeNamesOf(routes: readonly string[]): (path: string) => string {
+  const open = (route: string) =>
+    (route.match(/\[/g) ?? []).length + (route.includes('...') ? 9 : 0);
+  const known = [...routes]
+    .sort((a, b) => open(a) - open(b))
+    .map((page) => ({ page, pattern: patternOf(page) }));
+  return (path) => known.find(({ pattern }) => pattern.test(path))?.page ?? '(none)';
+}
+
 /** Names an address by its route, so that nothing of a person ever stands in a log. */
 export function routeNames(manifestPath: string): (path: string) => string {
   const manifest = JSON.parse(readFileSync(manifestPath, 'utf8')) as Manifest;

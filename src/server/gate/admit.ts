@@ -28,15 +28,18 @@ const target = ({ url = '/' }: IncomingMessage) =>
 export function admitBy({
   onLoopback,
   secured,
+  dev = false,
   open = db,
 }: {
   readonly onLoopback: boolean;
   readonly secured: boolean;
+  readonly dev?: boolean;
   readonly open?: () => Db;
 }): Admit {
   return (request, { path, route }) => {
     delete request.headers[ASKER];
     if (isShipped(path) || OPEN_FILES.has(path)) return null;
+    if (dev && /^\/(_next|__nextjs)/.test(path)) return null;
     const needs = needsOf(route, request.method ?? 'GET');
     // Calculations hold nothing of a shop: they answer whatever becomes of its file.
     if (needs === 'calculate' && onLoopback) return null;

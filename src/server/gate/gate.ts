@@ -19,6 +19,8 @@ interface GateOptions {
   readonly names: ReadonlySet<string>;
   /** It is reached by TLS: cookies are sent no other way. */
   readonly secured?: boolean;
+  /** The sources are served as they stand: scripts may be put together in the page. */
+  readonly dev?: boolean;
   /** Null: nobody is held up, as in tests that send thousands. */
   readonly limits: Limits | null;
   /** Whether who asks may have it, said to the application with the request. */
@@ -139,6 +141,7 @@ export function gate({
   names,
   admit,
   secured = false,
+  dev = false,
 }: GateOptions) {
   const tablets = limits && new Limiter(limits.tablet, nowMs);
   const addresses = limits && new Limiter(limits.address, nowMs);
@@ -154,7 +157,7 @@ export function gate({
   async function pass(request: IncomingMessage, response: ServerResponse) {
     const path = pathOf(request.url ?? '');
     if (path === null) return refuse(request, response, notAnAddress());
-    secure(request, response, path);
+    secure(request, response, path, dev);
     const stranger = foreign(request, names);
     if (stranger) return refuse(request, response, stranger);
     if (!isShipped(path)) {

@@ -37,7 +37,12 @@ const FILE_POLICY = "frame-ancestors 'none'";
  * Sets what an answer says of itself. The policy of a page is told to the application by the same header,
  * which takes the word of it for the scripts it writes; a request brings none of its own.
  */
-export function secure(request: IncomingMessage, response: ServerResponse, path: string): void {
+export function secure(
+  request: IncomingMessage,
+  response: ServerResponse,
+  path: string,
+  dev = false,
+): void {
   for (const [name, value] of Object.entries(ALWAYS)) response.setHeader(name, value);
   delete request.headers['content-security-policy'];
   delete request.headers['content-security-policy-report-only'];
@@ -45,7 +50,7 @@ export function secure(request: IncomingMessage, response: ServerResponse, path:
   if (path.startsWith('/api/') || path.startsWith('/_next/'))
     return void response.setHeader('content-security-policy', FILE_POLICY);
   const nonce = randomBytes(18).toString('base64');
-  const policy = pagePolicy(nonce);
+  const policy = pagePolicy(dev ? `${nonce}' 'unsafe-eval` : nonce);
   request.headers['content-security-policy'] = policy;
   request.headers['x-nonce'] = nonce;
   response.setHeader('content-security-policy', policy);

@@ -9,7 +9,8 @@ import QRCode from 'qrcode';
 import { dbPath, openBy, openShopFile } from '@/data/db';
 import { newShop } from '../new-shop';
 import { hasShop } from '@/data/no-shop';
-import { routeNames } from './addresses';
+import { ROUTES } from '../access/routes';
+import { routeNames, routeNamesOf } from './addresses';
 import { admitBy } from './admit';
 import { gate, USUAL_LIMITS } from './gate';
 import { mayOpen } from './may-open';
@@ -19,7 +20,7 @@ import { isLoopback, ownNames, reachedBy } from './own-names';
  * The program that serves the shop. `HOST` and `PORT` say where, `WAFFENRAD_DB` what, `WAFFENRAD_LOG`
  * how much is written (`info` every request, `warn` what was refused, `silent` nothing);
  * `WAFFENRAD_LIMITS=off` lets everybody ask as often as they like; `WAFFENRAD_NAMES` are names it answers
- * to besides its own; `WAFFENRAD_CERT` and `WAFFENRAD_KEY` are files for TLS. `--new` opens a new shop.
+ * to besides its own; `--dev` serves the sources as they stand; `WAFFENRAD_CERT` and `WAFFENRAD_KEY` are files for TLS. `--new` opens a new shop.
  */
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 3000);
@@ -55,19 +56,25 @@ async function main() {
     interfaces: networkInterfaces(),
   };
   const limited = process.env.WAFFENRAD_LIMITS !== 'off';
-  const app = next({ dev: false, dir: folder, hostname: host, port });
+  const dev = process.argv.includes('--dev');
+  const app = next({ dev, dir: folder, hostname: host, port });
   await app.prepare();
   const { onRequest, close } = gate({
     handler: app.getRequestHandler(),
     log,
-    nameOf: routeNames(join(folder, '.next/routes-manifest.json')),
+    nameOf: dev
+      ? routeNamesOf(Object.keys(ROUTES))
+      : routeNames(join(folder, '.next/routes-manifest.json')),
     nowMs: () => performance.now(),
     limits: limited ? USUAL_LIMITS : null,
     names: ownNames(machine),
     secured: tls !== null,
-    admit: admitBy({ onLoopback: isLoopback(host), secured: tls !== null }),
+    admit: admitBy({ onLoopback: isLoopback(host), secured: tls !== null, dev }),
+    dev,
   });
   const server = tls ? createSecureServer(tls, onRequest) : createServer(onRequest);
+  // What is changed in a source is told to the pages.
+  if (dev) server.on('upgrade', app.getUpgradeHandler());
   server.maxConnections = MOST_CONNECTIONS;
   const connections = new Map<string, number>();
   server.on('connection', (socket) => {

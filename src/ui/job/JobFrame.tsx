@@ -23,7 +23,6 @@ import { StageRail } from './StageRail';
 import { useStage } from './useStage';
 import { useUndo } from './useUndo';
 import topCss from '../frame/Top.module.css';
-import { StageHint } from './StageHint';
 import css from './JobFrame.module.css';
 
 /** So long a job is open before its other stages are fetched for a moment without a connection, ms. */
@@ -64,7 +63,6 @@ export function JobFrame({ children }: { children: ReactNode }) {
         <JobTop />
         <StageRail />
         <BowMap />
-        <StageHint />
         <DockPlace value={dock}>{children}</DockPlace>
       </div>
       <section className={css.dock} data-dock="" aria-label={frame.dock} ref={setDock} />

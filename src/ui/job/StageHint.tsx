@@ -20,6 +20,7 @@ function Hint({ stage }: { stage: keyof typeof STAGE_HINTS }) {
   return (
     <Note
       kind="good"
+      sx={{ mb: 1.5 }}
       data-part="hint"
       action={
         <Button variant="text" onClick={() => set('seen')}>

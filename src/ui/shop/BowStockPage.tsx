@@ -12,13 +12,14 @@ import { write, writeMoney, type ShopUnits } from '@/core/units';
 import { Text } from '../pieces/Text';
 import { WithFractions } from '../fields/Figure';
 import { PageHead } from '../frame/PageHead';
-import { bowStock as w } from '../words';
+import { bowStock as w, firstWords } from '../words';
 import { GridTable } from '../fields/GridTable';
 import { Page } from '../pieces/Page';
 import { Actions } from '../pieces/layout';
 import { Note, Tag } from '../pieces/texts';
 import { BowForm } from './BowForm';
 import { ImportBows } from './ImportBows';
+import { countOf, Samples, type SampleIds } from './Samples';
 import { SingleBows, type SingleBow } from './SingleBows';
 import stockCss from './stock.module.css';
 
@@ -27,10 +28,12 @@ export function BowStockPage({
   bows,
   pieces,
   units,
+  samples,
 }: {
   bows: readonly BowRecord[];
   pieces: readonly SingleBow[];
   units: ShopUnits;
+  samples: SampleIds;
 }) {
   const router = useRouter();
   const [open, setOpen] = useState<BowRecord | 'new' | 'file' | null>(null);
@@ -61,6 +64,7 @@ export function BowStockPage({
             {w.back}
           </Link>
         </Actions>
+        <Samples key={samples.bows.length} count={countOf(samples)} offer={bows.length === 0} />
         {bows.length === 0 ? (
           <Note>{w.none}</Note>
         ) : (
@@ -74,7 +78,13 @@ export function BowStockPage({
             </TableHead>
             <TableBody>
               {bows.map((bow) => (
-                <BowLine key={bow.id} bow={bow} units={units} onOpen={() => setOpen(bow)} />
+                <BowLine
+                  key={bow.id}
+                  bow={bow}
+                  units={units}
+                  sample={samples.bows.includes(bow.id)}
+                  onOpen={() => setOpen(bow)}
+                />
               ))}
             </TableBody>
           </GridTable>
@@ -95,7 +105,17 @@ export function BowStockPage({
   );
 }
 
-function BowLine({ bow, units, onOpen }: { bow: BowRecord; units: ShopUnits; onOpen: () => void }) {
+function BowLine({
+  bow,
+  units,
+  sample,
+  onOpen,
+}: {
+  bow: BowRecord;
+  units: ShopUnits;
+  sample: boolean;
+  onOpen: () => void;
+}) {
   const steps = drawLengthSteps(bow);
   const length = (mm: number) => write(mm, 'length', units);
   const force = (n: number) => write(n, 'force', units, { decimals: 0 });
@@ -106,7 +126,8 @@ function BowLine({ bow, units, onOpen }: { bow: BowRecord; units: ShopUnits; onO
       <TableCell>
         <Button type="button" variant="link" onClick={onOpen}>
           {bowName(bow)}
-        </Button>
+        </Button>{' '}
+        {sample && <Tag kind="plain">{firstWords.sampleTag}</Tag>}
       </TableCell>
       <TableCell>{bow.hand}</TableCell>
       <TableCell>{CAM_SYSTEMS[bow.camSystem]}</TableCell>

@@ -15,7 +15,7 @@ import { Text } from '../pieces/Text';
 import { Press } from '../pieces/Press';
 import { PartDrawing } from '../drawings/PartDrawing';
 import { post } from '../keep/post';
-import { partStock as w } from '../words';
+import { firstWords, partStock as w } from '../words';
 import { PAGE_SIZE, type FoundParts } from '../parts/useParts';
 import { Note } from '../pieces/texts';
 import css from './PartsGrid.module.css';
@@ -42,6 +42,7 @@ export function PartsGrid({
   kind,
   units,
   parts,
+  samples,
   page,
   onPage,
   onOpen,
@@ -49,12 +50,17 @@ export function PartsGrid({
   kind: PartKind | null;
   units: ShopUnits;
   parts: FoundParts;
+  /** Ids of those of the sample. */
+  samples: readonly string[];
   page: number;
   onPage: (page: number) => void;
   onOpen: (part: AnyPart) => void;
 }) {
   const [trouble, setTrouble] = useState('');
-  const columns = useMemo(() => columnsOf(kind, units, onOpen), [kind, units, onOpen]);
+  const columns = useMemo(
+    () => columnsOf(kind, units, new Set(samples), onOpen),
+    [kind, units, samples, onOpen],
+  );
   const rows = useMemo(() => parts.parts.map(rowOf), [parts.parts]);
   const save = async (row: Row, before: Row): Promise<Row> => {
     const { part } = before;
@@ -117,6 +123,7 @@ export function PartsGrid({
 function columnsOf(
   kind: PartKind | null,
   units: ShopUnits,
+  samples: ReadonlySet<string>,
   onOpen: (part: AnyPart) => void,
 ): GridColDef<Row>[] {
   const name: GridColDef<Row> = {
@@ -130,6 +137,7 @@ function columnsOf(
         <span>
           <b>{partName(part)}</b>
           <Text variant="small" soft>
+            {samples.has(part.id) ? `${firstWords.sampleTag} · ` : ''}
             {kind === null ? `${slotName(part.slot)} · ` : ''}
             {partFacts(part, units)}
           </Text>

@@ -15,6 +15,7 @@ import { Actions } from '../pieces/layout';
 import { ImportParts } from './ImportParts';
 import { PartsGrid } from './PartsGrid';
 import { freshId, RecordForm } from './RecordForm';
+import { countOf, Samples, type SampleIds } from './Samples';
 import { SupplierList } from './SupplierList';
 import css from './PartsPage.module.css';
 
@@ -24,9 +25,11 @@ type Open = AnyPart | 'new' | 'file' | 'list' | null;
 export function PartsPage({
   units,
   suppliers,
+  samples,
 }: {
   units: ShopUnits;
   suppliers: readonly string[];
+  samples: SampleIds;
 }) {
   const [kind, setKind] = useState<PartKind | null>('rest');
   const [text, setText] = useState('');
@@ -83,6 +86,12 @@ export function PartsPage({
             {w.back}
           </Link>
         </Actions>
+        <Samples
+          key={samples.parts.length}
+          count={countOf(samples)}
+          offer={text === '' && !parts.asking && parts.count === 0}
+          onDone={parts.again}
+        />
         <div className={css.partsSplit}>
           <nav className={css.partKinds} data-part="part-kinds" aria-label={w.kinds}>
             <KindButton current={kind === null} onClick={() => look(null)}>
@@ -99,6 +108,7 @@ export function PartsPage({
             kind={kind}
             units={units}
             parts={parts}
+            samples={samples.parts}
             page={page}
             onPage={setPage}
             onOpen={setOpen}

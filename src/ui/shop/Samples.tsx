@@ -7,13 +7,33 @@ import { Actions } from '../pieces/layout';
 import { Text } from '../pieces/Text';
 import { firstWords as w } from '../words';
 
+/** Ids of what stands here of the sample. */
+export interface SampleIds {
+  readonly bows: readonly string[];
+  readonly parts: readonly string[];
+}
+
+export const countOf = ({ bows, parts }: SampleIds): SampleCount => ({
+  bows: bows.length,
+  parts: parts.length,
+});
+
 export interface SampleCount {
   readonly bows: number;
   readonly parts: number;
 }
 
 /** The sample catalogue: put in to learn with, taken off in one go. */
-export function Samples({ count, offer = true }: { count: SampleCount; offer?: boolean }) {
+export function Samples({
+  count,
+  offer = true,
+  onDone,
+}: {
+  count: SampleCount;
+  /** Asked also where none of it stands here. */
+  offer?: boolean;
+  onDone?: () => void;
+}) {
   const [now, setNow] = useState(count);
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<{ text: string; wrong: boolean } | null>(null);
@@ -26,6 +46,7 @@ export function Samples({ count, offer = true }: { count: SampleCount; offer?: b
     setNow(answer.body);
     const left = answer.body.bows + answer.body.parts;
     setSaid(method === 'DELETE' && left > 0 ? { text: w.sampleLeft(left), wrong: false } : null);
+    onDone?.();
     router.refresh();
   };
   const here = now.bows + now.parts > 0;

@@ -26,7 +26,8 @@ export const firstWords = {
   partsFile: 'Parts, from files or a supplier’s list',
   sample: 'A sample to learn with',
   sampleSays:
-    'Twelve invented bows and some eighty invented parts. They are marked, and go again in one go.',
+    'A dozen invented bows and parts for every place. They are marked, and go again in one go.',
+  sampleTag: 'sample',
   sampleIn: 'Put the sample in',
   sampleOut: 'Take the sample off',
   sampleHere: (bows: number, parts: number) =>
