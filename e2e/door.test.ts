@@ -97,7 +97,7 @@ describe('the demo shop', () => {
     const cookies = await page.cookies();
     shop.keep(cookies);
     const now = await shop.snapshot(jobId);
-    expect(now.fitReadings.at(-1)).toMatchObject({ who: 'M. Lindauer', entered: '25 3/8' });
+    expect(now.fitReadings.at(-1)).toMatchObject({ who: 'M. Lindauer', entered: '25 3/8 in' });
     await shop.command(jobId, { name: 'undo' });
   });
 
@@ -132,6 +132,7 @@ describe('the demo shop', () => {
     const page = await shop.page();
     await visit(page, `${shop.url}/shop/people`);
     await click(page, button('Pair a tablet'));
+    await find(page, '[data-part="code"]');
     const code = await page.$eval('[data-part="code"]', (node) => (node as HTMLElement).innerText);
     await click(page, button('Done'));
     // As if from another machine: through something that says so.

@@ -1,7 +1,7 @@
 import { createServer, request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { visit } from './hands';
-import { cookieHeader } from '../scripts/sign-in.cjs';
+import { cookieHeader, signIn } from '../scripts/sign-in.cjs';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -115,6 +115,30 @@ test('a foreign name bound to this address is not the shop’s', async () => {
   expect(await asked(`evil.example:${port}`)).toBe(421);
   expect(await asked(`127.0.0.1.evil.example`)).toBe(421);
   expect(await asked(`localhost:${port}`)).toBe(200);
+});
+
+test('no way round the gate: an address that walks to another one is none', async () => {
+  const { hostname, port } = new URL(shop.url);
+  const learner = cookieHeader(
+    await signIn(shop.url, { personId: 'imhoff', secret: '7193', name: 'Learner’s' }),
+  );
+  const asked = (method: string, path: string, cookie = '') =>
+    new Promise<number>((done, failed) => {
+      const body = method === 'GET' ? '' : '{"name":"Fremd"}';
+      const headers = { cookie, ...(body ? { 'content-type': 'application/json' } : {}) };
+      request({ hostname, port, method, path, headers }, (answer) => {
+        answer.resume();
+        done(answer.statusCode!);
+      })
+        .on('error', failed)
+        .end(body);
+    });
+  expect(await asked('PATCH', '/api/v1/shop', learner)).toBe(403);
+  for (const path of ['/api/v1/x/../shop', '/api/v1/x/%2e%2e/shop', '/api/v1/./shop'])
+    expect([path, await asked('PATCH', path, learner)]).toEqual([path, 400]);
+  for (const path of ['/_next/static/../../api/v1/find?q=Aino', '/icon.svg/../api/v1/find?q=Aino'])
+    expect([path, await asked('GET', path)]).toEqual([path, 400]);
+  expect((await shop.get<{ shop: string }>('/api/v1/session')).shop).toBe('Bootshaus Archery');
 });
 
 test('a script in a name is a name', async () => {

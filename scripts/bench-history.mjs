@@ -1,6 +1,7 @@
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { cookieHeader, signIn } from './sign-in.cjs';
 import { bin, freePort, ROOT, run, startServer, stop } from './lib.mjs';
 
 /** What a shop with years behind it takes, beside the same shop in its first week. */
@@ -35,7 +36,8 @@ async function timesOf(delivered) {
     db,
     env: { NODE_OPTIONS: `--require ${join(ROOT, 'e2e/soak/told-memory.cjs')}`, SOAK_MEMORY: file },
   });
-  const [{ jobId }] = await (await fetch(`${url}/api/v1/find?q=ilse`)).json();
+  const headers = { cookie: cookieHeader(await signIn(url)), 'accept-encoding': 'gzip' };
+  const [{ jobId }] = await (await fetch(`${url}/api/v1/find?q=ilse`, { headers })).json();
   const asked = {
     Today: '/',
     find: '/api/v1/find?q=maarand',
@@ -52,7 +54,7 @@ async function timesOf(delivered) {
     for (let i = -WARM; i < ROUNDS; i++) {
       if (i === 0) await held(child.pid, file);
       const began = performance.now();
-      const response = await fetch(url + path, { headers: { 'accept-encoding': 'gzip' } });
+      const response = await fetch(url + path, { headers });
       bytes = (await response.arrayBuffer()).byteLength;
       if (i >= 0) times.push(performance.now() - began);
     }

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer from 'puppeteer-core';
+import { cookieHeader, signIn } from './sign-in.cjs';
 import {
   bin,
   CHROMIUM_FLAGS,
@@ -36,8 +37,11 @@ const browser = await puppeteer.launch({
 });
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 
+const cookies = await signIn(url);
+const headers = { cookie: cookieHeader(cookies) };
+
 try {
-  const found = await (await fetch(`${url}/api/v1/find?q=Ilse`)).json();
+  const found = await (await fetch(`${url}/api/v1/find?q=Ilse`, { headers })).json();
   const pages = [
     ['today', '/'],
     ['fit', `/jobs/${found[0].jobId}/fit`],
@@ -51,6 +55,9 @@ try {
     const rounds = [];
     for (let i = 0; i < 5; i++) {
       const context = await browser.createBrowserContext();
+      await context.setCookie(
+        ...cookies.map((cookie) => ({ ...cookie, domain: '127.0.0.1', path: '/' })),
+      );
       const page = await context.newPage();
       await page.goto(url + path, { waitUntil: 'load' });
       rounds.push(

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer from 'puppeteer-core';
+import { cookieHeader, signIn } from './sign-in.cjs';
 import {
   bin,
   CHROMIUM_FLAGS,
@@ -25,6 +26,7 @@ if (!needBuild()) stop('The build failed; the reason stands above.');
  * size of their own.
  */
 const VIEWS = [
+  ['door', 'nobody', '/sign-in'],
   ['today', null, '/'],
   ['meet', 'Noor', 'meet'],
   ['fit-length', 'Ilse', 'fit'],
@@ -39,13 +41,15 @@ const VIEWS = [
   ['stock-bows', null, '/shop/bows', 'extra'],
   ['stock-parts', null, '/shop/parts', 'extra'],
   ['shop', null, '/shop', 'extra'],
+  ['people', null, '/shop/people'],
+  ['done', null, '/shop/done', 'extra'],
   ['delivered', null, '/delivered', 'extra'],
   ['bow-module', 'Ilse', 'bow?part=module', 'extra'],
-  ['bow-bolts', 'Ilse', 'bow?part=bolts'],
+  ['bow-bolts', 'Ilse', 'bow?part=bolts', 'extra'],
   ['bow-force', 'Ilse', 'bow?part=force', 'extra'],
   ['kit', 'Ove', 'kit?slot=sight'],
   ['kit-packages', 'Ove', 'kit?part=packages'],
-  ['kit-arrow', 'Casimir', 'kit?part=arrow'],
+  ['kit-arrow', 'Casimir', 'kit?part=arrow', 'extra'],
   ['kit-quote', 'Ilse', 'kit?part=quote', 'extra'],
   ['orders', null, '/orders', 'extra'],
   ['bench', 'Ilse', 'bench'],
@@ -88,25 +92,29 @@ const db = join(folder, 'demo.sqlite');
 const env = { WAFFENRAD_DB: db, WAFFENRAD_NOW: '2026-11-24T10:20:00+01:00' };
 if (!run(bin('tsx'), ['demo/run-seed.ts'], env)) stop('The demo database could not be made.');
 const { child, url } = await startServer({ port: await freePort(3400), db, env });
+const cookies = await signIn(url);
+/** `fetch` as the owner’s tablet. */
+const ask = (path, init = {}) =>
+  fetch(url + path, { ...init, headers: { cookie: cookieHeader(cookies), ...init.headers } });
 /** What two pictures show is no part of the demo: a bow made like another, one brought in its box. */
 async function prepare() {
   const send = async (path, body) =>
     (
-      await fetch(url + path, {
+      await ask(path, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify(body),
       })
     ).json();
   const command = async (id, body) => {
-    const { job } = await (await fetch(`${url}/api/v1/jobs/${id}`)).json();
+    const { job } = await (await ask(`/api/v1/jobs/${id}`)).json();
     return send(`/api/v1/jobs/${id}/commands`, {
       version: job.version,
       command: body,
     });
   };
   const [[ilse], [aino]] = await Promise.all(
-    ['Ilse', 'Aino'].map(async (name) => (await fetch(`${url}/api/v1/find?q=${name}`)).json()),
+    ['Ilse', 'Aino'].map(async (name) => (await ask(`/api/v1/find?q=${name}`)).json()),
   );
   await command(ilse.jobId, { name: 'setModel', from: { kind: 'sheet', jobId: aino.jobId } });
   const { job } = await send('/api/v1/jobs', {
@@ -142,11 +150,17 @@ try {
     if (['bow-like', 'bow-own'].includes(name)) await (prepared ??= prepare());
     const [wide, high] = /^\d+x\d+$/.test(how) ? how.split('x').map(Number) : [width, height];
     await page.setViewport({ width: wide, height: high });
-    if (who && !ids.has(who)) {
-      const found = await (await fetch(`${url}/api/v1/find?q=${who}`)).json();
-      ids.set(who, found[0].jobId);
+    if (who === 'nobody') await page.deleteCookie(...(await page.cookies(url)));
+    else
+      await browser.setCookie(
+        ...cookies.map((one) => ({ ...one, domain: '127.0.0.1', path: '/' })),
+      );
+    const job = who === 'nobody' ? null : who;
+    if (job && !ids.has(job)) {
+      const found = await (await ask(`/api/v1/find?q=${job}`)).json();
+      ids.set(job, found[0].jobId);
     }
-    await page.goto(who ? `${url}/jobs/${ids.get(who)}/${path}` : url + path, {
+    await page.goto(job ? `${url}/jobs/${ids.get(job)}/${path}` : url + path, {
       waitUntil: 'load',
     });
     await page.evaluate(() => document.fonts.ready);

@@ -69,6 +69,7 @@ export const ROUTES: Readonly<Record<string, Rule>> = {
   '/api/v1/calendar/appointments': LOOK,
   '/api/v1/calendar/visits': { PUT: 'enter' },
   '/api/v1/delivered': LOOK,
+  '/api/v1/whole': { GET: 'export' },
   '/api/v1/backups': { GET: 'look', POST: 'export' },
 
   '/api/v1/jobs': ENTER,

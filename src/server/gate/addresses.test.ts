@@ -9,6 +9,10 @@ test.each([
   ['/api/v1/find?q=100%', '/api/v1/find'],
   ['/jobs/a%20b/fit#x', '/jobs/a%20b/fit'],
   ['/shop/parts?q=a\nb', '/shop/parts'],
+  ['/api/v1/shop/parts/a..b', '/api/v1/shop/parts/a..b'],
+  ['/api/v1/shop/parts/...', '/api/v1/shop/parts/...'],
+  ['/api/v1/shop/bow-pieces/A%2F1', '/api/v1/shop/bow-pieces/A%2F1'],
+  ['/jobs/%C3%A4?to=../x', '/jobs/%C3%A4'],
 ])('%j is the path %j', (target, path) => expect(pathOf(target)).toBe(path));
 
 test.each([
@@ -18,6 +22,17 @@ test.each([
   '/jobs/%ff',
   '/jobs/%00',
   'http://a/b',
+  '/api/v1/x/../shop',
+  '/api/v1/x/%2e%2e/shop',
+  '/api/v1/x/.%2E/shop',
+  '/api/v1/./shop',
+  '/api/v1/shop/.',
+  '/api/v1/x\\..\\shop',
+  '/api/v1/x/..%5cshop',
+  '/api/v1/x/..%2fshop',
+  '/_next/static/../../api/v1/find?q=a',
+  '/icon.svg/../api/v1/find',
+  '/api/v1/s\thop',
   '*',
   '',
 ])('%j is no address', (target) => expect(pathOf(target)).toBeNull());

@@ -11,13 +11,22 @@ interface Manifest {
   readonly dynamicRoutes: readonly DynamicRoute[];
 }
 
-/** The path of a request's target without its query; null where it is no address at all (`%`, `%zz`, `%ff`). */
+/**
+ * The path of a request's target without its query; null where it is no address at all (`%`, `%zz`, `%ff`), or
+ * one that means another: the application walks `/a/../b`, `/a/%2e%2e/b` and `/a\\..\\b` to `/b`, past what
+ * was asked of `/a`. No browser sends such a one.
+ */
 export function pathOf(target: string): string | null {
   const path = target.replace(/[?#].*$/s, '');
   if (!path.startsWith('/')) return null;
   try {
     // As a whole: half a sign in one piece is half a sign.
-    return decodeURIComponent(path).includes('\0') ? null : path;
+    const meant = decodeURIComponent(path);
+    if (meant.includes('\0') || meant.split(/[/\\]/).some((piece) => /^\.\.?$/.test(piece)))
+      return null;
+    // And as the application reads it, whatever else it may walk.
+    const walked = decodeURIComponent(new URL(`http://shop${path}`).pathname);
+    return walked === meant.replaceAll('\\', '/') ? path : null;
   } catch {
     return null;
   }

@@ -96,6 +96,9 @@ test('calculations answer on this machine alone without signing in, also without
   };
   expect(ask('POST', '/api/v1/compute/spine', {}, { route, open: none }).outcome).toBeNull();
   expect(ask('POST', '/api/v1/compute/spine', {}, { route, onLoopback: false }).outcome).toBe(401);
+  // Through a proxy it is somebody else’s machine.
+  const forwarded = { 'x-forwarded-for': '192.0.2.7' };
+  expect(ask('POST', '/api/v1/compute/spine', forwarded, { route }).outcome).toBe(401);
 });
 
 describe('without a shop', () => {

@@ -1,7 +1,7 @@
 import type { IncomingMessage } from 'node:http';
 import { db, type Db } from '@/data/db';
 import { ASKER, signedOut, writeAsker } from '../access/asker';
-import { identify, strangerOf } from '../access/identify';
+import { identify, isAtMachine, strangerOf } from '../access/identify';
 import { passage } from '../access/pass';
 import { needsOf } from '../access/routes';
 import { nowIso } from '../clock';
@@ -42,12 +42,13 @@ export function admitBy({
     if (dev && /^\/(_next|__nextjs)/.test(path)) return null;
     const needs = needsOf(route, request.method ?? 'GET');
     // Calculations hold nothing of a shop: they answer whatever becomes of its file.
-    if (needs === 'calculate' && onLoopback) return null;
+    const alone = onLoopback && isAtMachine(request);
+    if (needs === 'calculate' && alone) return null;
     try {
       const on = open();
       const asker = identify(request, { db: on, at: nowIso(), secured });
       request.headers[ASKER] = writeAsker(asker);
-      const passed = passage(asker, { needs, onLoopback, db: on });
+      const passed = passage(asker, { needs, onLoopback: alone, db: on });
       if (passed === 'passes') return null;
       if (passed !== 'signs-in') return passed;
       return isFetched(path)

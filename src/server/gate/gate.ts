@@ -57,7 +57,7 @@ const tabletOf = (request: IncomingMessage): string | null =>
 
 const notAnAddress = () =>
   new Problem(400, 'invalid-address', 'This is no address', {
-    detail: 'A “%” in it is not followed by two digits that make a sign. Type the address again.',
+    detail: 'A “%” in it makes no sign, or it takes steps such as “..”. Type the address again.',
     errors: [{ pointer: '', detail: 'is not an address' }],
   });
 

@@ -55,6 +55,8 @@ async function main() {
     hostname: hostname(),
     interfaces: networkInterfaces(),
   };
+  // A proxy before it may speak TLS in its place.
+  const secured = tls !== null || process.env.WAFFENRAD_SECURE === 'on';
   const limited = process.env.WAFFENRAD_LIMITS !== 'off';
   const dev = process.argv.includes('--dev');
   const app = next({ dev, dir: folder, hostname: host, port });
@@ -68,8 +70,8 @@ async function main() {
     nowMs: () => performance.now(),
     limits: limited ? USUAL_LIMITS : null,
     names: ownNames(machine),
-    secured: tls !== null,
-    admit: admitBy({ onLoopback: isLoopback(host), secured: tls !== null, dev }),
+    secured,
+    admit: admitBy({ onLoopback: isLoopback(host), secured, dev }),
     dev,
   });
   const server = tls ? createSecureServer(tls, onRequest) : createServer(onRequest);

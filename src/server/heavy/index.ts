@@ -13,6 +13,9 @@ const QUEUE = 40;
 const LIMIT_MS: Readonly<Partial<Record<TaskName, number>>> = {
   packages: 30_000,
   frontier: 60_000,
+  // Years of a shop, with its pictures.
+  wholeFile: 600_000,
+  auditFile: 60_000,
 };
 const USUAL_LIMIT_MS = 10_000;
 /** Memory of one thread, MB; the hardest packages take some 150. */

@@ -21,6 +21,7 @@ import { notFound } from '../problem';
 import { loadDelivery, loadSheet } from '../sheets';
 import { registerFile } from '../register';
 import { tapeFile } from '../tape';
+import { wholeFile } from '../whole-out';
 
 function snapshotOf(jobId: string) {
   const snapshot = loadSnapshot(jobId);
@@ -41,6 +42,7 @@ export const TASKS = {
   supplierList: (supplier: string) => listOfSupplier(supplier),
   bowsFile: () => bowsFile(),
   auditFile: () => auditFile(),
+  wholeFile: (madeAt: string) => wholeFile(madeAt),
   registerFile: (asked: Readonly<Record<string, string>>) => registerFile(asked),
   bowFile: (text: string) => lookAtBows(text),
   plan: (input: CalendarInput) => firstPlan(input),

@@ -4,7 +4,7 @@ import { usePadHand } from '../keep/on-tablet';
 import { doorWords as w } from '../words';
 import css from './door.module.css';
 
-const ROWS = ['123', '456', '789', '·0⌫'];
+const ROWS = ['789', '456', '123', '·0⌫'];
 
 /** Digits for fingers; the field beside it keeps the caret. */
 export function PinPad({

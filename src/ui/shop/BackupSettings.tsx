@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { Text } from '../pieces/Text';
 import { Actions, Block } from '../pieces/layout';
 import { Note } from '../pieces/texts';
+import { useShell } from '../frame/useShell';
 import { post } from '../keep/post';
 import { backupWords as w } from '../words';
 import { askShop } from '../keep/ask-shop';
@@ -17,6 +18,7 @@ interface State {
 
 /** How old the newest backup is, where it lies, and one more by hand. */
 export function BackupSettings() {
+  const { may } = useShell();
   const [state, setState] = useState<State | null>(null);
   const [making, setMaking] = useState(false);
   const [trouble, setTrouble] = useState('');
@@ -61,6 +63,18 @@ export function BackupSettings() {
           <Actions>
             <Button type="button" variant="outlined" disabled={making} onClick={() => void make()}>
               {making ? w.making : w.make}
+            </Button>
+          </Actions>
+        </>
+      )}
+      {may('export') && (
+        <>
+          <Text variant="small" soft as="p">
+            {w.wholeHow}
+          </Text>
+          <Actions>
+            <Button variant="outlined" component="a" href="/api/v1/whole" download>
+              {w.whole}
             </Button>
           </Actions>
         </>

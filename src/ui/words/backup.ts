@@ -11,6 +11,9 @@ export const backupWords = {
     `The newest is ${ago(days)}, ${megabytes(bytes)}; ${count === 1 ? 'it is the only one' : `${count} are kept`}.`,
   folder: (folder: string) => `Folder: ${folder}`,
   how: 'One is made every night, opened again and looked through. Of each of the last 7 days, 4 weeks and 12 months one stays. A folder on another disk is named with WAFFENRAD_BACKUPS; “npm run restore” brings one back.',
+  wholeHow:
+    'Everything that stands here, as open files in one ZIP: to keep, to move, to read without this program. PINs and tablets are not in it.',
+  whole: 'Take everything out',
   make: 'Back up now',
   making: 'Writing …',
   tooOld: (days: number | null) =>
