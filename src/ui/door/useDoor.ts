@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Door } from '@/core/people';
 import { post } from '../keep/post';
 import { tellDoor } from '../keep/door-events';
@@ -10,10 +10,14 @@ type Fault = { readonly pointer: string; readonly message: string };
 export function useDoor(onSigned: (door: Door) => void) {
   const [fault, setFault] = useState<Fault | null>(null);
   const [busy, setBusy] = useState(false);
+  // Known at once: a held key sends no second one before the screen is drawn anew.
+  const underway = useRef(false);
   const send = async (path: string, body: unknown): Promise<boolean> => {
-    if (busy) return false;
+    if (underway.current) return false;
+    underway.current = true;
     setBusy(true);
     const answer = await post<Door>(path, body);
+    underway.current = false;
     setBusy(false);
     setFault(answer.ok ? null : { pointer: answer.pointer, message: answer.message });
     if (!answer.ok) return false;

@@ -12,27 +12,40 @@ import { Panel } from './Panel';
 import { lockTablet } from './useLock';
 import css from './PersonDialog.module.css';
 
-/** Who may sign in here; null until it is known. A tablet that is known no longer goes to the door. */
-function useWhoMay(): Door | null {
+const ASK_AGAIN_MS = 3000;
+
+/**
+ * Who may sign in here; null until it is known, which without a connection is asked again and again. A tablet
+ * that is known no longer goes to the door.
+ */
+function useWhoMay(): { readonly door: Door | null; readonly lost: boolean } {
   const [door, setDoor] = useState<Door | null>(null);
+  const [lost, setLost] = useState(false);
   useEffect(() => {
-    fetch('/api/v1/session')
-      .then((response) => (response.ok ? (response.json() as Promise<Door>) : null))
-      .then((found) => {
-        if (found && found.tablet === null) window.location.assign('/sign-in');
-        else setDoor(found);
-      })
-      // Nobody answers: the page says so by itself.
-      .catch(() => undefined);
+    let timer: ReturnType<typeof setTimeout>;
+    const ask = async () => {
+      const response = await fetch('/api/v1/session').catch(() => null);
+      if (!response?.ok) {
+        setLost(true);
+        timer = setTimeout(() => void ask(), ASK_AGAIN_MS);
+        return;
+      }
+      const found = (await response.json()) as Door;
+      setLost(false);
+      if (found.tablet === null) window.location.assign('/sign-in');
+      else setDoor(found);
+    };
+    void ask();
+    return () => clearTimeout(timer);
   }, []);
-  return door;
+  return { door, lost };
 }
 
 const stay = () => undefined;
 
 /** Changes who is at the tablet, over the work: what is typed stays. */
 export function PersonDialog({ onClose }: { onClose: () => void }) {
-  const door = useWhoMay();
+  const { door, lost } = useWhoMay();
   const [own, setOwn] = useState(false);
   const [trouble, setTrouble] = useState('');
   if (own)
@@ -43,7 +56,11 @@ export function PersonDialog({ onClose }: { onClose: () => void }) {
     );
   return (
     <Panel title={w.change} onClose={onClose}>
-      {door ? <DoorPanel door={door} onSigned={stay} /> : <Text soft>{w.looking}</Text>}
+      {door ? (
+        <DoorPanel door={door} onSigned={stay} />
+      ) : (
+        <Text soft>{lost ? w.lost : w.looking}</Text>
+      )}
       {trouble && (
         <Text role="alert" wrong>
           {trouble}
@@ -66,14 +83,18 @@ export function PersonDialog({ onClose }: { onClose: () => void }) {
 
 /** Over everything until somebody signs in: nothing of the work is seen, and nothing of it is lost. */
 export function LockedDialog() {
-  const door = useWhoMay();
+  const { door, lost } = useWhoMay();
   return (
     <Dialog open fullScreen aria-labelledby="locked-title">
       <div className={css.locked} data-part="locked">
         <p className={css.shop}>{door?.shop || frame.brand}</p>
         <h1 id="locked-title">{w.locked}</h1>
         <p>{w.lockedSays}</p>
-        {door ? <DoorPanel door={door} onSigned={stay} /> : <Text soft>{w.looking}</Text>}
+        {door ? (
+          <DoorPanel door={door} onSigned={stay} />
+        ) : (
+          <Text soft>{lost ? w.lost : w.looking}</Text>
+        )}
       </div>
     </Dialog>
   );

@@ -2,7 +2,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { askShop } from '../keep/ask-shop';
 import { isConnected } from '../keep/connection';
-import { tellDoor, useDoorEvents, type DoorEvent } from '../keep/door-events';
+import { tellDoor, useDoorEvents, wasLocked, type DoorEvent } from '../keep/door-events';
+import type { Door } from '@/core/people';
 
 const LOOK_EVERY_MS = 5000;
 /** The program hears so often that somebody is still there. */
@@ -11,7 +12,11 @@ const TOUCHES = ['pointerdown', 'keydown', 'wheel', 'touchmove'] as const;
 
 /** Ends the session; what stands on the page stays. False where nobody was reached. */
 export const lockTablet = async (): Promise<boolean> => {
-  const answer = await fetch('/api/v1/session', { method: 'DELETE' }).catch(() => null);
+  const answer = await fetch('/api/v1/session', {
+    method: 'DELETE',
+    // Also where the page is left in the same instant.
+    keepalive: true,
+  }).catch(() => null);
   if (!answer?.ok) return false;
   tellDoor({ is: 'signed-out' });
   return true;
@@ -63,5 +68,14 @@ export function useLock(
     [heard],
   );
   useDoorEvents(hear);
+  useEffect(() => {
+    if (!wasLocked()) return;
+    setLocked(true);
+    // Whoever signed in elsewhere in this browser is let in; without a connection it stays shut.
+    fetch('/api/v1/session')
+      .then((response) => (response.ok ? (response.json() as Promise<Door>) : null))
+      .then((door) => door?.signedIn && tellDoor({ is: 'signed-in', ...door.signedIn }))
+      .catch(() => undefined);
+  }, []);
   return locked;
 }

@@ -12,8 +12,29 @@ const listeners = new Set<(event: DoorEvent) => void>();
 const isDoorEvent = (data: unknown): data is DoorEvent =>
   typeof data === 'object' && data !== null && 'is' in data;
 
+const LOCKED = 'waffenrad.locked';
+
+/** Whether this tablet was locked last: a page kept for a moment without a connection knows it by that alone. */
+export function wasLocked(): boolean {
+  try {
+    return window.localStorage.getItem(LOCKED) !== null;
+  } catch {
+    return false;
+  }
+}
+
+function remember(locked: boolean): void {
+  try {
+    if (locked) window.localStorage.setItem(LOCKED, 'yes');
+    else window.localStorage.removeItem(LOCKED);
+  } catch {
+    // Where nothing is kept, no page is kept either.
+  }
+}
+
 /** Told here and to the browser's other pages of the shop. */
 export function tellDoor(event: DoorEvent): void {
+  remember(event.is === 'signed-out');
   listeners.forEach((listener) => listener(event));
   if (typeof BroadcastChannel === 'undefined') return;
   const channel = new BroadcastChannel(CHANNEL);

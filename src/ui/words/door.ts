@@ -14,6 +14,7 @@ export const doorWords = {
   looking: 'Looking …',
   pinMissing: 'Type the PIN or password.',
   others: 'Somebody else',
+  lost: 'Not connected: who works here is asked again as soon as the program answers.',
   lock: 'Lock this tablet',
   lockNot: 'Not connected: the tablet is not locked, since nobody could open it again.',
   ownPin: 'Another PIN of my own',
