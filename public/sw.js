@@ -31,7 +31,8 @@ const isFile = ({ pathname }) => pathname.startsWith('/_next/static/') || pathna
 const isPage = (response) =>
   response.ok &&
   // The door is never what somebody wanted to see later.
-  new URL(response.url).pathname !== '/sign-in' && (response.headers.get('content-type') ?? '').startsWith('text/html');
+  new URL(response.url).pathname !== '/sign-in' &&
+  (response.headers.get('content-type') ?? '').startsWith('text/html');
 
 self.addEventListener('fetch', (event) => {
   const { request } = event;
