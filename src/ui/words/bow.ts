@@ -18,6 +18,8 @@ export const bow = {
   fits: 'fits',
   nearly: 'nearly',
   out: 'does not fit',
+  noBows:
+    'The shop has no bow of this hand yet. Write some down, read a file, or learn with the sample:',
   countFit: (fit: number, all: number) => `${fit} of ${all} in the shop fit`,
   missingFit:
     'Without a draw length and a trial every bow of the right hand is listed; the fit narrows it down.',

@@ -37,6 +37,8 @@ export const kit = {
   allFit: (n: number) => `${n} ${n === 1 ? 'rule' : 'rules'} looked at, nothing against it.`,
   someFit: (fine: number, all: number, against: number, unsure: number) =>
     `Of ${all} rules ${fine} have nothing against it${against > 0 ? `, ${against} ${against === 1 ? 'does' : 'do'}` : ''}${unsure > 0 ? `, ${unsure} cannot tell` : ''}.`,
+  noParts: (slot: string) =>
+    `There is nothing here for the ${slot} yet. Write one down, read a file, or learn with the sample:`,
   nothingYet: 'Nothing chosen yet.',
   late: (part: string, day: string) => `${part} arrives ${day}.`,
   builtHere: 'built here',

@@ -15,10 +15,11 @@ import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
 import { bow as w, elsewhere as ownWords } from '../../words';
+import { pages } from '../../words/pages';
 import { ReasonPanel } from '../../job/ReasonPanel';
 import { Work } from '../../job/Work';
 import { Rows, Verdict } from '../../pieces/layout';
-import { FieldError, Tag } from '../../pieces/texts';
+import { FieldError, Note, Tag } from '../../pieces/texts';
 import { BowParts } from './BowParts';
 import css from './ChooseBow.module.css';
 
@@ -46,10 +47,19 @@ export function ChooseBow({ offers }: { offers: readonly BowOffer[] }) {
     <>
       <Work>
         <BowParts current="choose" />
-        <Verdict>
-          {w.countFit(fitting, offers.length)}
-          {unknown && `. ${w.missingFit}`}
-        </Verdict>
+        {offers.length === 0 ? (
+          <Note>
+            {w.noBows}{' '}
+            <Link href="/shop/bows" prefetch={false}>
+              {pages.bows}
+            </Link>
+          </Note>
+        ) : (
+          <Verdict>
+            {w.countFit(fitting, offers.length)}
+            {unknown && `. ${w.missingFit}`}
+          </Verdict>
+        )}
         <p>
           <Link href={href('bow', { part: 'own' })} prefetch={false}>
             {ownWords.bring}

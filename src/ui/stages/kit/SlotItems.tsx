@@ -27,6 +27,7 @@ import { useStage } from '../../job/useStage';
 import { useParts } from '../../parts/useParts';
 import { arrowWords, kit as w } from '../../words';
 import { Note, Tag } from '../../pieces/texts';
+import { pages } from '../../words/pages';
 import { Rows } from '../../pieces/layout';
 import css from './SlotItems.module.css';
 
@@ -131,6 +132,14 @@ function ItemsOf({ slot, items }: SlotItemsProps) {
             {w.putBack}
           </Button>
         </div>
+      )}
+      {items.length === 0 && !own && (
+        <Note>
+          {w.noParts(slotName(slot).toLowerCase())}{' '}
+          <Link href="/shop/parts" prefetch={false}>
+            {pages.parts}
+          </Link>
+        </Note>
       )}
       <Rows className={css.itemRows} data-part="item-rows">
         {offers.map((offer) => {

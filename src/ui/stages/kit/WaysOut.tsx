@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import Link from 'next/link';
 import Button from '@mui/material/Button';
 import {
   partName,
@@ -14,6 +15,7 @@ import { dayText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { useStage } from '../../job/useStage';
 import { kitPackages as w } from '../../words';
+import { pages } from '../../words/pages';
 import { FieldError, Note } from '../../pieces/texts';
 import { BlockTitle, Rows } from '../../pieces/layout';
 import { useWishes } from './Wishes';
@@ -39,6 +41,14 @@ export function WaysOut({
     <section className={waysCss.ways} data-part="ways" aria-label={w.waysTitle}>
       <Note kind={packages.length > 0 ? undefined : 'stop'} role="status">
         {why}
+        {packages.length === 0 && (
+          <>
+            {' '}
+            <Link href="/shop/parts" prefetch={false}>
+              {pages.parts}
+            </Link>
+          </>
+        )}
       </Note>
       {ways.length > 0 && (
         <>
