@@ -3,13 +3,12 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import type { Program } from '@/core/people';
 import { whenText } from '../fields/dates';
-import { useAsk } from '../frame/useAsk';
 import { Actions, Block, Rows } from '../pieces/layout';
 import { Text } from '../pieces/Text';
 import { Note } from '../pieces/texts';
 import { peopleWords as w } from '../words';
 import { ProgramForm } from './ProgramForm';
-import type { SendManaged } from './usePeople';
+import { useDismiss, type SendManaged } from './usePeople';
 import css from './people.module.css';
 
 /** Other programs that may ask, each by a token of its own. */
@@ -25,19 +24,10 @@ export function Programs({
   timeZone: string;
 }) {
   const [adding, setAdding] = useState(false);
-  const [trouble, setTrouble] = useState('');
-  const { ask, asking } = useAsk();
+  const { dismiss, asking, trouble } = useDismiss(send);
   const when = (at: string) => whenText(at, timeZone, today);
-  const end = async ({ id, name }: Program) => {
-    const said = await ask({
-      title: w.endAsk(name),
-      text: w.endText,
-      answers: [{ id: 'end', name: w.endDo }],
-    });
-    if (said !== 'end') return;
-    const answer = await send(`/api/v1/programs/${id}`, {}, 'DELETE');
-    setTrouble('fault' in answer ? answer.fault.message : '');
-  };
+  const end = ({ id, name }: Program) =>
+    dismiss(`/api/v1/programs/${id}`, w.endAsk(name), w.endText, w.endDo);
   return (
     <Block data-part="programs">
       <h2>{w.programs}</h2>

@@ -3,14 +3,13 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import type { Tablet } from '@/core/people';
 import { whenText } from '../fields/dates';
-import { useAsk } from '../frame/useAsk';
 import { post } from '../keep/post';
 import { Actions, Block, Rows } from '../pieces/layout';
 import { Text } from '../pieces/Text';
 import { Note, Tag } from '../pieces/texts';
 import { peopleWords as w } from '../words';
 import { PairDialog, type Pairing } from './PairDialog';
-import type { SendManaged } from './usePeople';
+import { useDismiss, type SendManaged } from './usePeople';
 import css from './people.module.css';
 
 /** Browsers the shop knows; another one is paired, a lost one sent away. */
@@ -30,24 +29,15 @@ export function Tablets({
   timeZone: string;
 }) {
   const [pairing, setPairing] = useState<Pairing | null>(null);
-  const [trouble, setTrouble] = useState('');
-  const { ask, asking } = useAsk();
+  const { dismiss, asking, trouble, setTrouble } = useDismiss(send);
   const when = (at: string) => whenText(at, timeZone, today);
   const pair = async () => {
     const answer = await post<Pairing>('/api/v1/tablets', {});
     setTrouble(answer.ok ? '' : answer.message);
     if (answer.ok) setPairing(answer.body);
   };
-  const dismiss = async ({ id, name }: Tablet) => {
-    const said = await ask({
-      title: w.sendAwayAsk(name),
-      text: w.sendAwayText,
-      answers: [{ id: 'away', name: w.sendAwayDo }],
-    });
-    if (said !== 'away') return;
-    const answer = await send(`/api/v1/tablets/${id}`, {}, 'DELETE');
-    setTrouble('fault' in answer ? answer.fault.message : '');
-  };
+  const sendAway = ({ id, name }: Tablet) =>
+    dismiss(`/api/v1/tablets/${id}`, w.sendAwayAsk(name), w.sendAwayText, w.sendAwayDo);
   return (
     <Block data-part="tablets">
       <h2>{w.tablets}</h2>
@@ -72,7 +62,7 @@ export function Tablets({
               </Text>
               <span className={css.acts}>
                 {!sentAwayAt && (
-                  <Button variant="text" onClick={() => void dismiss(tablet)}>
+                  <Button variant="text" onClick={() => void sendAway(tablet)}>
                     {w.sendAway}
                   </Button>
                 )}

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { Person, Program, Tablet } from '@/core/people';
+import { useAsk } from '../frame/useAsk';
 import { post } from '../keep/post';
 
 export interface Managed {
@@ -28,6 +29,18 @@ export function useManaged(initial: Managed) {
     return { saved: answer.body };
   };
   return { managed, send };
+}
+
+/** Sends something away once that was asked; why it was not taken, where it was not. */
+export function useDismiss(send: SendManaged) {
+  const [trouble, setTrouble] = useState('');
+  const { ask, asking } = useAsk();
+  const dismiss = async (path: string, title: string, text: string, name: string) => {
+    if ((await ask({ title, text, answers: [{ id: 'away', name }] })) !== 'away') return;
+    const answer = await send(path, {}, 'DELETE');
+    setTrouble('fault' in answer ? answer.fault.message : '');
+  };
+  return { dismiss, asking, trouble, setTrouble };
 }
 
 export type SendManaged = ReturnType<typeof useManaged>['send'];
