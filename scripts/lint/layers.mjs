@@ -16,7 +16,7 @@ export const CORE = [
   ['bench'],
   ['route', 'calendar'],
   ['job'],
-  ['quote'],
+  ['quote', 'entries'],
   ['sheet'],
   ['twin', 'elsewhere'],
 ];

@@ -1,8 +1,7 @@
 import { aimTopic, holdTrace, pathOf, type AimSample } from '@/core/hold';
 import { milliradian, second } from '@/core/units';
 import { aimCount, insertAim, leaveOutAim } from '@/data/aims';
-import { bowOf } from './lane-entries';
-import { cannot, ofStage, type Handlers } from './types';
+import { bowFor, cannot, ofStage, type Handlers } from './types';
 
 /** More shots than these nobody looks through. */
 const MOST_SHOTS = 200;
@@ -11,7 +10,7 @@ const LEAST_SAMPLES = 11;
 /** Shots aimed with a sensor. */
 export const AIM = ofStage('steady', {
   keepAim({ topic, way, device, releaseS, samples: { t, r, u } }, work) {
-    const bow = bowOf(work);
+    const bow = bowFor(work);
     const { db, snapshot, who, at } = work;
     const said = aimTopic(topic)?.ways.find(([id]) => id === way);
     if (!said)

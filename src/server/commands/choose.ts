@@ -28,7 +28,7 @@ import {
   type Handlers,
   type Work,
 } from './types';
-import { NO_BOW } from '../refusals';
+import { NO_BOW } from '@/core/entries';
 
 /** Goals and parts. */
 export const CHOOSE = ofStage('kit', {

@@ -16,7 +16,7 @@ import { insertCurve } from '@/data/curves';
 import { jobById, updateJob } from '@/data/jobs';
 import { bowById } from '@/data/stock';
 import { ofStage, cannot, type Done, type Handlers, type Work } from './types';
-import { NO_BOW } from '../refusals';
+import { NO_BOW } from '@/core/entries';
 
 /** Bows drawn side by side, and the curves logged of them. */
 export const COMPARE = ofStage('bow', {

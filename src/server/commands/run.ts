@@ -5,14 +5,12 @@ import { CHOOSE } from './choose';
 import { COMPARE } from './compare';
 import { AIM } from './aim';
 import { DELIVER } from './deliver';
+import { ENTRIES } from './entries';
 import { VISIT } from './visit';
 import { PHOTO } from './photo';
 import { ELSEWHERE } from './elsewhere';
-import { LANE } from './lane';
 import { MODEL } from './model';
 import { STEADY } from './steady';
-import { MARKS } from './marks';
-import { MEASURE } from './measure';
 import { SET_ASIDE } from './set-aside';
 import { SIGN } from './sign';
 import { UNDO } from './undo';
@@ -35,14 +33,12 @@ import { type Done, type Handlers, type May, type Work } from './types';
 
 const HANDLERS: Handlers = {
   ...ANSWERS,
-  ...MEASURE,
-  ...LANE,
+  ...ENTRIES,
   ...STEADY,
   ...AIM,
   ...PHOTO,
   ...DELIVER,
   ...VISIT,
-  ...MARKS,
   ...BOW,
   ...ELSEWHERE,
   ...MODEL,

@@ -19,17 +19,17 @@ import {
 } from '@/core/steady';
 import { degree, mm, read, type ReadOptions } from '@/core/units';
 import { allItems } from '@/data/stock';
-import type { PlainRow } from '../take-readings';
-import { bowOf, keep } from './lane-entries';
-import { cannot, ofStage, type CommandOf, type Handlers, type Work } from './types';
+import { atSteady, quiverRow, type EntryRow } from '@/core/entries';
+import { keepTaken } from './entries';
+import { bowFor, cannot, ofStage, type CommandOf, type Handlers, type Work } from './types';
 
 type Wanted = NonNullable<CommandOf<'mountBars'>['front']>;
-type Row = Pick<PlainRow, 'key' | 'si' | 'entered'> & Partial<PlainRow>;
+type Row = Pick<EntryRow, 'key' | 'si' | 'entered'> & Partial<EntryRow>;
 
 /** What hangs on the bow, what it does, which bars stand in it. */
 export const STEADY = ofStage('steady', {
   mountBars({ front, rear }, work) {
-    const bow = bowOf(work);
+    const bow = bowFor(work);
     const derived = derive(work.snapshot);
     const stock = jobBarStock(work.snapshot, derived, allItems(work.db));
     const sets = {
@@ -51,115 +51,15 @@ export const STEADY = ofStage('steady', {
       sets.front ? barWords('front', sets.front) : 'no front bar',
       sets.rear ? barWords('rear', sets.rear) : 'no rear bar',
     ];
-    return keep(work, `Bars: ${said.join('; ')}`, [
+    const { quiver } = jobBalance(work.snapshot, derived, bow);
+    const entry = atSteady(work.snapshot, `Bars: ${said.join('; ')}`, [
       ...rowsOf('front', sets.front),
       ...rowsOf('rear', sets.rear),
-      ...quiverRow(work, jobBalance(work.snapshot, derived, bow).quiver, derived),
+      ...quiverRow(work.snapshot, quiver, derived),
     ]);
-  },
-
-  takeReaction({ bars, quiver, ...seen }, work) {
-    const bow = bowOf(work);
-    const derived = derive(work.snapshot);
-    const balance = jobBalance(work.snapshot, derived, bow);
-    if (bars && !balance.mounted)
-      throw cannot(
-        'no-bars-noted',
-        'Note first which bars are mounted, or say that there are none.',
-        '/command/bars',
-      );
-    const state = quiverState(quiver, balance.hasQuiver);
-    const { parts } = balance.at({
-      bars: bars ? balance.mounted! : NO_BARS,
-      quiver: state,
-      sightOut: false,
-    });
-    const id = reactionId(seen);
-    const { name } = REACTIONS.find((reaction) => reaction.id === id)!;
-    const key = bars ? 'steadyTip' : 'bareReaction';
-    return keep(work, `${setupValue(key).name}: ${name}`, [
-      ...quiverRow(work, state, derived),
-      {
-        key,
-        si: null,
-        choice: id,
-        entered: name,
-        data: { kind: 'reaction', on: parts },
-      },
-    ]);
-  },
-
-  takeHang({ point, lean, forward, up, bare, quiver }, work) {
-    const bow = bowOf(work);
-    const derived = derive(work.snapshot);
-    const { units } = work.snapshot.shop;
-    const { si, text } = typed(lean, leanOptions(point, units), 'lean');
-    const balance = jobBalance(work.snapshot, derived, bow);
-    const { parts } = balance.at({
-      bars: balance.mounted ?? NO_BARS,
-      quiver: quiverState(quiver, balance.hasQuiver),
-      sightOut: false,
-    });
-    const at = hangPoint(point, { forward, up }, work);
-    return keep(work, `${setupValue(point).name}: ${text}`, [
-      { key: point, si, entered: text, data: { kind: 'hang', at, on: bare ? [] : parts } },
-    ]);
+    return keepTaken(entry, work);
   },
 } satisfies Partial<Handlers>);
-
-function typed(text: string, options: ReadOptions, field: string) {
-  const answer = read(text, options);
-  if (!answer.ok) throw cannot(answer.code, answer.message, `/command/${field}`);
-  return {
-    si: answer.si,
-    text: answer.unitAssumed ? `${answer.entered} ${answer.unit}` : answer.entered,
-  };
-}
-
-/** Nothing of a riser is further from its grip, mm. */
-const FURTHEST_MM = 600;
-
-function hangPoint(
-  point: CommandOf<'takeHang'>['point'],
-  third: { readonly forward?: string | undefined; readonly up?: string | undefined },
-  work: Work,
-) {
-  const bow = bowOf(work);
-  if (point === 'hangThread') {
-    const { at } = threadsOf(bow).threads[0]!;
-    return { forwardMm: at.forwardMm, upMm: at.upMm };
-  }
-  if (point !== 'hangThird') {
-    const { forwardMm, upMm } = topAxle(bow);
-    return { forwardMm, upMm };
-  }
-  const along = (text: string | undefined, field: 'forward' | 'up') =>
-    typed(
-      text ?? '',
-      {
-        quantity: 'length',
-        shop: work.snapshot.shop.units,
-        min: -FURTHEST_MM,
-        max: FURTHEST_MM,
-        bareUnit: 'mm',
-        what: field === 'forward' ? 'distance ahead of the throat' : 'height above the throat',
-      },
-      field,
-    ).si;
-  return { forwardMm: along(third.forward, 'forward'), upMm: along(third.up, 'up') };
-}
-
-const quiverState = (said: QuiverState, hasQuiver: boolean): QuiverState =>
-  hasQuiver ? said : 'off';
-
-/** How the quiver was, where that was not what was noted last. */
-function quiverRow(work: Work, state: QuiverState, { history, kit }: JobDerived): Row[] {
-  const value = setupValue('quiverAtTest');
-  const before = latest(history, 'quiverAtTest')?.choice;
-  if (kit.quiver === undefined || before === state) return [];
-  const { name } = value.choices!.find(({ id }) => id === state)!;
-  return [{ key: 'quiverAtTest', si: null, choice: state, entered: name }];
-}
 
 /** What is asked for, looked up: what it weighs is never the sender’s word. */
 function barSet(
@@ -167,7 +67,7 @@ function barSet(
   wanted: Wanted,
   { work, derived, stock }: { work: Work; derived: JobDerived; stock: BarsInStock },
 ): BarSet {
-  const bow = bowOf(work);
+  const bow = bowFor(work);
   const mounted = jobBalance(work.snapshot, derived, bow).mounted?.[side] ?? null;
   const at = `/command/${side}`;
   const thread = threadsOf(bow).threads[wanted.thread];

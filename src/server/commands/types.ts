@@ -6,6 +6,7 @@ import type { Stage } from '@/core/setup';
 import type { Db } from '@/data/db';
 import type { StoredBow, StoredPart } from '@/data/jobs';
 import { Problem } from '../problem';
+import { NO_BOW } from '@/core/entries';
 
 /** What takes an entry back; kept with the entry. */
 export type Inverse =
@@ -61,6 +62,12 @@ export type May = (right: Right) => void;
 
 export const cannot = (reason: string, detail: string, pointer = '/command') =>
   new Problem(422, reason, 'This cannot be done', { detail, errors: [{ pointer, detail }] });
+
+/** What is done at the bow needs one. */
+export function bowFor({ snapshot }: Work) {
+  if (!snapshot.bow) throw cannot(...NO_BOW);
+  return snapshot.bow;
+}
 
 /** Somebody else took the last one meanwhile; `ticket` is theirs, null where it was sold. */
 export const lastOneGone = (name: string, ticket: number | null, deliveryDays: number) =>

@@ -1,3 +1,4 @@
+import { retractionOf } from '@/core/entries';
 import type { Archer, Job, JobSnapshot } from '@/core/job';
 import { dropAim, leaveOutAim } from '@/data/aims';
 import { dropPayment } from '@/data/payments';
@@ -16,7 +17,7 @@ import {
   undoable,
   type Reversible,
 } from '@/data/events';
-import { appendRows, retractionOf } from '../take-readings';
+import { appendRows } from '../take-readings';
 import { putBowAgain } from './bow';
 import { putAgain, storedPart } from './hold';
 import { rightToTakeBack } from './rights';

@@ -1,4 +1,4 @@
-import { group, type Hit } from '@/core/flight';
+import { group, type Hit } from '../flight';
 import {
   confirmedShots,
   derive,
@@ -7,18 +7,20 @@ import {
   flightInputs,
   jobMarks,
   type JobDerived,
-} from '@/core/job';
-import { latest } from '@/core/setup';
-import { metre, mm, write } from '@/core/units';
-import { ofStage, cannot, type Done, type Handlers, type Work } from './types';
-import { bowOf, keep, number } from './lane-entries';
+  type JobSnapshot,
+} from '../job';
+import { latest } from '../setup';
+import { metre, mm, write } from '../units';
+import { cannot } from './refusal';
+import { type Makers } from './types';
+import { bowOf, number, onLane, type Taken } from './rows';
 
 /** Groups at a distance, and marks made from them or from a scale. */
-export const MARKS = ofStage('lane', {
-  takeGroup({ distance, hits, pinDrop, corrected = false }, work) {
-    bowOf(work);
-    const far = number(distance, 'distance', work, 'distance');
-    const derived = derive(work.snapshot);
+export const MARKS = {
+  takeGroup({ distance, hits, pinDrop, corrected = false }, snapshot) {
+    bowOf(snapshot);
+    const far = number(distance, 'distance', snapshot, 'distance');
+    const derived = derive(snapshot);
     const radius = latest(derived.history, 'peepToPin')?.si ?? null;
     if (radius === null)
       throw cannot(
@@ -44,9 +46,9 @@ export const MARKS = ofStage('lane', {
           'not-settled',
           'The first distance everything is counted from has to be shot in: move the pin first, then shoot again.',
         );
-      return keep(
-        work,
-        `First distance confirmed at ${write(far.si, 'distance', work.snapshot.shop.units)}`,
+      return onLane(
+        snapshot,
+        `First distance confirmed at ${write(far.si, 'distance', snapshot.shop.units)}`,
         [
           {
             key: 'firstMark',
@@ -59,29 +61,36 @@ export const MARKS = ofStage('lane', {
         ],
       );
     }
-    const stood = number(pinDrop, 'pinDrop', work, 'pinDrop').si;
+    const stood = number(pinDrop, 'pinDrop', snapshot, 'pinDrop').si;
     // The pin goes towards the hit: hits high, pin up, less below the first.
     const drop = stood - (answer.pinMove?.upMm ?? 0);
-    return markDone(work, derived, far.si, drop, said, { hits, scaleM: null });
+    return markDone(snapshot, derived, far.si, drop, said, { hits, scaleM: null });
   },
 
-  takeMark({ distance, drop, scale, tapeSpeed }, work) {
-    bowOf(work);
-    const far = number(distance, 'distance', work, 'distance');
-    const derived = derive(work.snapshot);
+  takeMark({ distance, drop, scale, tapeSpeed }, snapshot) {
+    bowOf(snapshot);
+    const far = number(distance, 'distance', snapshot, 'distance');
+    const derived = derive(snapshot);
     if (drop !== undefined) {
-      const below = number(drop, 'pinDrop', work, 'drop').si;
-      return markDone(work, derived, far.si, below, `${distance.trim()}, ${drop.trim()} below`, {
-        hits: [],
-        scaleM: null,
-      });
+      const below = number(drop, 'pinDrop', snapshot, 'drop').si;
+      return markDone(
+        snapshot,
+        derived,
+        far.si,
+        below,
+        `${distance.trim()}, ${drop.trim()} below`,
+        {
+          hits: [],
+          scaleM: null,
+        },
+      );
     }
     if (scale === undefined)
       throw cannot('nothing-read', 'Say where the pin stood, or what the scale read there.');
-    const reads = number(scale, 'scaleReading', work, 'scale');
-    const { below, speed } = tapeDrop(work, derived, reads.si, tapeSpeed);
+    const reads = number(scale, 'scaleReading', snapshot, 'scale');
+    const { below, speed } = tapeDrop(snapshot, derived, reads.si, tapeSpeed);
     return markDone(
-      work,
+      snapshot,
       derived,
       far.si,
       below,
@@ -89,20 +98,24 @@ export const MARKS = ofStage('lane', {
       { hits: [], scaleM: reads.si },
     );
   },
-} satisfies Partial<Handlers>);
+} as const satisfies Partial<Makers>;
 
 /** How far below the first distance a tape of a known speed stands where it reads so much. */
-function tapeDrop(work: Work, derived: JobDerived, scaleM: number, tapeSpeed: string | undefined) {
+function tapeDrop(
+  snapshot: JobSnapshot,
+  derived: JobDerived,
+  scaleM: number,
+  tapeSpeed: string | undefined,
+) {
   const { flight } = flightInputs(derived);
   if ('ok' in flight) throw cannot(flight.reason, flight.message);
   const first = firstOf(derived);
   const typed = tapeSpeed?.trim()
-    ? number(tapeSpeed, 'tapeSpeed', work, 'tapeSpeed').si
+    ? number(tapeSpeed, 'tapeSpeed', snapshot, 'tapeSpeed').si
     : flight.speedMps;
   const below = dropsBelow(flight, typed, first.distanceM, [metre(scaleM)]);
-  if (!below)
-    throw cannot('out-of-reach', 'A tape of that speed does not reach so far.', '/command/scale');
-  return { below: below[0]!, speed: write(typed, 'speed', work.snapshot.shop.units) };
+  if (!below) throw cannot('out-of-reach', 'A tape of that speed does not reach so far.', '/scale');
+  return { below: below[0]!, speed: write(typed, 'speed', snapshot.shop.units) };
 }
 
 function firstOf(derived: JobDerived) {
@@ -117,33 +130,33 @@ function firstOf(derived: JobDerived) {
 
 /** A further distance confirmed, after it was seen that the marks can be so. */
 function markDone(
-  work: Work,
+  snapshot: JobSnapshot,
   derived: JobDerived,
   distanceM: number,
   dropMm: number,
   entered: string,
   made: { hits: readonly { rightMm: number; upMm: number }[]; scaleM: number | null },
-): Done {
+): Taken {
   const first = firstOf(derived);
-  const units = work.snapshot.shop.units;
+  const units = snapshot.shop.units;
   const said = write(distanceM, 'distance', units);
   if (Math.abs(distanceM - first.distanceM) < 0.5)
     throw cannot(
       'same-distance',
       `${said} is the first distance itself: shoot another one, ten metres further or more.`,
-      '/command/distance',
+      '/distance',
     );
   const marks = jobMarks(derived, [metre(distanceM)]);
   const { flight } = flightInputs(derived);
   if (!('ok' in flight)) {
     const others = marks.shots.filter((shot) => Math.abs(shot.distanceM - distanceM) >= 0.5);
     const fit = fitShots(flight, [...others, { distanceM: metre(distanceM), dropMm: mm(dropMm) }]);
-    if (!fit.ok) throw cannot(fit.reason, fit.message, '/command/distance');
+    if (!fit.ok) throw cannot(fit.reason, fit.message, '/distance');
   }
   const now =
     marks.flight &&
     dropsBelow(marks.flight, marks.flight.speedMps, first.distanceM, [metre(distanceM)]);
-  return keep(work, `Confirmed: ${said} at ${dropMm.toFixed(1)} mm below the first`, [
+  return onLane(snapshot, `Confirmed: ${said} at ${dropMm.toFixed(1)} mm below the first`, [
     {
       key: 'markShot',
       si: distanceM,

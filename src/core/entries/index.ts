@@ -1,0 +1,5 @@
+export * from './rows';
+export * from './taken';
+export * from './types';
+export { NO_BOW } from './refusal';
+export { quiverRow } from './steady';

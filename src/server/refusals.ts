@@ -1,2 +1,0 @@
-/** Refusals several commands give: reason and words. */
-export const NO_BOW = ['no-bow', 'Choose a bow first.'] as const;
