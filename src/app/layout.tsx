@@ -51,12 +51,12 @@ function Inside({
   asker: Asker | null;
   children: ReactNode;
 }) {
-  const { by, personId } = asker ?? { by: null, personId: null };
-  if (!by) return <Dress>{children}</Dress>;
+  if (!asker?.by) return <Dress>{children}</Dress>;
+  const { by, personId, mark, since } = asker;
   return (
     <Shell
       shop={shop}
-      someone={{ id: personId ?? '', name: by.name, rights: by.rights }}
+      someone={{ id: personId ?? '', name: by.name, rights: by.rights, mark, since }}
       hints={openingHour() !== null}
     >
       {children}

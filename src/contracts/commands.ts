@@ -9,6 +9,7 @@ import { DELIVERY_COMMANDS, Signature } from './delivery-commands';
 import { ELSEWHERE_COMMANDS } from './elsewhere-commands';
 import { PHOTO_COMMANDS } from './photo-commands';
 import { STEADY_COMMANDS } from './steady-commands';
+import { Waited } from './waited';
 
 /** A shop plans in this century; another year is a slip of the finger. */
 const Day = { type: 'string', format: 'date', pattern: '^20' };
@@ -261,6 +262,8 @@ export const CommandRequest = Type.Object(
     stage: Type.Optional(OneOf(...STAGES.map(({ id }) => id))),
     /** Of this one entry: sent a second time, after a break, it counts once. */
     key: Type.Optional(Key),
+    /** Of an entry sent later than it was made; then `version` is not looked at. */
+    waited: Type.Optional(Waited),
     command: Command,
   },
   strict,

@@ -318,6 +318,7 @@ describe('rows and records', () => {
     at: '2026-11-24T09:00:00.000Z',
     retracts: 4,
     data: { kind: 'tear', distanceM: 2.2 },
+    place: 4.25,
   };
   const part: StoredPart = {
     jobId: 'j1',
@@ -467,6 +468,7 @@ describe('readings', () => {
     at: '2026-11-24T09:00:00.000Z',
     retracts: null,
     data: null,
+    place: null,
   };
   test('are appended, the newest last, fit readings apart', () => {
     appendReading(db, base);

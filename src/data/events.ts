@@ -64,6 +64,25 @@ export const addEvent = (db: Db, event: NewEvent): number =>
 export const hasCommand = (db: Db, jobId: string, key: string): boolean =>
   db.prepare('SELECT 1 FROM job_event WHERE job_id = ? AND key = ?').pluck().get(jobId, key) === 1;
 
+/** Entries of a job after a version: those sent by this outbox, and those of everybody else. */
+export function entriesSince(
+  db: Db,
+  jobId: string,
+  { version, outbox }: { readonly version: number; readonly outbox: string },
+): { readonly own: readonly unknown[]; readonly others: readonly unknown[] } {
+  const rows = db
+    .prepare(
+      `SELECT inverse_json AS inverse, key FROM job_event
+       WHERE job_id = ? AND version > ? AND inverse_json IS NOT NULL AND undone = 0 ORDER BY id`,
+    )
+    .all(jobId, version) as { inverse: string; key: string | null }[];
+  const of = (own: boolean) =>
+    rows
+      .filter(({ key }) => (key ?? '').startsWith(outbox) === own)
+      .map(({ inverse }) => JSON.parse(inverse) as unknown);
+  return { own: of(true), others: of(false) };
+}
+
 /** An entry under a signed sheet is not taken back: the sheet says what was done. */
 const AFTER_SHEET = `job_event.at > coalesce(
   (SELECT max(sheet.at) FROM sheet WHERE sheet.job_id = job_event.job_id), '')`;

@@ -20,6 +20,8 @@ export interface NewReading {
   readonly at: string;
   readonly retracts: number | null;
   readonly data: ReadingData | null;
+  /** Where it stands among the others, where it was sent later than it was taken; null for its own number. */
+  readonly place: number | null;
 }
 
 export const readingMapping = new RowMapping<NewReading & { readonly seq: number | null }>(
@@ -38,15 +40,23 @@ export const readingMapping = new RowMapping<NewReading & { readonly seq: number
     at: plain('at'),
     retracts: plain('retracts'),
     data: json('data'),
+    place: plain('place'),
   },
 );
 
-/** Adds a row and returns its number. */
+/** Adds a row and returns its number. A reading it takes back is named by where it stands. */
 export function appendReading(
   db: Db,
-  reading: Omit<NewReading, 'data'> & Partial<NewReading>,
+  reading: Omit<NewReading, 'data' | 'place'> & Partial<NewReading>,
 ): number {
-  readingMapping.insert(db, { data: null, ...reading, seq: null });
+  const { jobId, retracts } = reading;
+  readingMapping.insert(db, {
+    data: null,
+    place: null,
+    ...reading,
+    retracts: retracts === null ? null : numberAt(db, jobId, retracts),
+    seq: null,
+  });
   return (db.prepare('SELECT last_insert_rowid() AS seq').get() as { seq: number }).seq;
 }
 
@@ -70,15 +80,54 @@ function retracted(db: Db, jobId: string): ReadonlySet<number> {
   return gone;
 }
 
-/** A reading that stands, by its number; null where there is none of this job. */
-export function readingBySeq(db: Db, jobId: string, seq: number) {
-  const row = db
+/** The number of the reading that stands at a place. */
+const numberAt = (db: Db, jobId: string, place: number): number =>
+  Number.isInteger(place)
+    ? place
+    : (db
+        .prepare('SELECT seq FROM reading WHERE job_id = ? AND place = ?')
+        .pluck()
+        .get(jobId, place) as number);
+
+/** Room for some thirty thousand between two numbers; a step that has no rounding. */
+const STEP = 2 ** -16;
+
+/**
+ * A free place before a reading, after everything else that stands before it.
+ *
+ * @param before where that reading stands.
+ */
+export function placeBefore(db: Db, jobId: string, before: number): number {
+  const under = Math.ceil(before) - 1;
+  const last = db
+    .prepare(
+      `SELECT max(place) FROM reading
+       WHERE job_id = @jobId AND place > @under AND place < @before`,
+    )
+    .pluck()
+    .get({ jobId, under, before }) as number | null;
+  const place = (last ?? under) + STEP;
+  return place < before ? place : ((last ?? under) + before) / 2;
+}
+
+/** A reading that came after one of the job, as it stands. */
+export interface Since extends NewReading {
+  readonly seq: number;
+  /** It was neither taken back nor left out. */
+  readonly counts: boolean;
+}
+
+/** Readings that came after a number, in the order they came. */
+export function readingsSince(db: Db, jobId: string, seq: number): Since[] {
+  const gone = retracted(db, jobId);
+  return db
     .prepare(
       `SELECT ${readingMapping.columnList} FROM reading
-       WHERE job_id = ? AND seq = ? AND retracts IS NULL`,
+       WHERE job_id = ? AND seq > ? AND retracts IS NULL ORDER BY seq`,
     )
-    .get(jobId, seq);
-  return row && !retracted(db, jobId).has(seq) ? readingMapping.fromRow(row) : null;
+    .all(jobId, seq)
+    .map((row) => readingMapping.fromRow(row))
+    .map((row) => ({ ...row, seq: row.seq!, counts: !gone.has(row.seq!) }));
 }
 
 /** Readings somebody left out with a reason, newest first. */
@@ -110,7 +159,7 @@ function standingRows(db: Db, jobId: string, bowId: string | null) {
     .prepare(
       `SELECT ${readingMapping.columnList} FROM reading
        WHERE job_id = @jobId AND retracts IS NULL AND (bow_id IS NULL OR bow_id = @bowId)
-       ORDER BY seq`,
+       ORDER BY coalesce(place, seq)`,
     )
     .all({ jobId, bowId })
     .map((row) => readingMapping.fromRow(row))
@@ -121,13 +170,14 @@ export function readingsOf(db: Db, jobId: string, bowId: string | null) {
   const readings: Reading[] = [];
   const fitReadings: FitReading[] = [];
   for (const row of standingRows(db, jobId, bowId)) {
-    const { seq, key, si, si2, choice, entered, method, who, at, data } = row;
+    const { key, si, si2, choice, entered, method, who, at, data } = row;
+    const seq = row.place ?? row.seq!;
     if (isSetupKey(key)) {
-      readings.push({ seq: seq!, key, si, si2, choice, entered, method, who, at, data });
+      readings.push({ seq, key, si, si2, choice, entered, method, who, at, data });
     } else if (isFitKey(key)) {
       const trial = key === 'weightTrial';
       fitReadings.push({
-        seq: seq!,
+        seq,
         key,
         si,
         si2,

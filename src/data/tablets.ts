@@ -35,7 +35,7 @@ export function sendAway(db: Db, id: string, at: string): void {
     at,
     id,
   );
-  db.prepare('DELETE FROM session WHERE tablet_id = ?').run(id);
+  endSessions(db, { tabletId: id, at });
 }
 
 export const seeTablet = (db: Db, id: string, at: string) =>
@@ -63,23 +63,34 @@ export const takePairing = (db: Db, hash: string, now: string): string | null =>
 interface SessionRow {
   readonly tabletId: string;
   readonly personId: string;
+  readonly beganAt: string;
   readonly seenAt: string;
 }
 
 export const sessionBy = (db: Db, hash: string): SessionRow | null =>
   (db
     .prepare(
-      `SELECT tablet_id AS tabletId, person_id AS personId, seen_at AS seenAt
+      `SELECT tablet_id AS tabletId, person_id AS personId, began_at AS beganAt, seen_at AS seenAt
        FROM session WHERE token_hash = ?`,
     )
     .get(hash) as SessionRow | undefined) ?? null;
 
-/** Begins one; there is one at a time at a tablet. */
+/** So long it is known who was at a tablet: longer than an entry waits. */
+const MAKERS_KEPT_DAYS = 40;
+
+/** Begins one; there is one at a time at a tablet. Its mark says later who made what was entered in it. */
 export function beginSession(
   db: Db,
-  session: { hash: string; tabletId: string; personId: string; at: string },
+  session: { hash: string; mark: string; tabletId: string; personId: string; at: string },
 ): void {
-  endSessions(db, { tabletId: session.tabletId });
+  endSessions(db, session);
+  db.prepare('DELETE FROM maker WHERE ended_at < ?').run(
+    new Date(Date.parse(session.at) - MAKERS_KEPT_DAYS * 86_400_000).toISOString(),
+  );
+  db.prepare(
+    `INSERT INTO maker (mark_hash, tablet_id, person_id, began_at)
+     VALUES (@mark, @tabletId, @personId, @at)`,
+  ).run(session);
   db.prepare(
     `INSERT INTO session (token_hash, tablet_id, person_id, began_at, seen_at)
      VALUES (@hash, @tabletId, @personId, @at, @at)`,
@@ -89,8 +100,36 @@ export function beginSession(
 export const seeSession = (db: Db, hash: string, at: string) =>
   db.prepare('UPDATE session SET seen_at = ? WHERE token_hash = ?').run(at, hash);
 
-export const endSessions = (db: Db, { tabletId = '', personId = '' }) =>
-  db.prepare('DELETE FROM session WHERE tablet_id = ? OR person_id = ?').run(tabletId, personId);
+/** Ends who is at a tablet. */
+export function endSessions(db: Db, of: { readonly tabletId: string; readonly at: string }): void {
+  db.prepare('DELETE FROM session WHERE tablet_id = @tabletId').run(of);
+  db.prepare(
+    'UPDATE maker SET ended_at = @at WHERE tablet_id = @tabletId AND ended_at IS NULL',
+  ).run(of);
+}
+
+/** Ends a person wherever they are. */
+export function endPerson(db: Db, of: { readonly personId: string; readonly at: string }): void {
+  db.prepare('DELETE FROM session WHERE person_id = @personId').run(of);
+  db.prepare(
+    'UPDATE maker SET ended_at = @at WHERE person_id = @personId AND ended_at IS NULL',
+  ).run(of);
+}
+
+interface MakerRow {
+  readonly personId: string;
+  readonly beganAt: string;
+  readonly endedAt: string | null;
+}
+
+/** Who was at the tablet in the session of this mark; null where there was no such one. */
+export const makerBy = (db: Db, hash: string, tabletId: string): MakerRow | null =>
+  (db
+    .prepare(
+      `SELECT person_id AS personId, began_at AS beganAt, ended_at AS endedAt
+       FROM maker WHERE mark_hash = ? AND tablet_id = ?`,
+    )
+    .get(hash, tabletId) as MakerRow | undefined) ?? null;
 
 /** Wrong tries in a row, and until when the next one waits. */
 export const wrongTries = (db: Db, key: string): { count: number; untilAt: string } =>

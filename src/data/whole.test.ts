@@ -26,7 +26,13 @@ beforeAll(() => {
   seedDemo(db);
   saveSecret(db, 'okoro', 'a hash nobody is to have');
   insertTablet(db, { id: 't', name: 'Lane', pairedBy: 'T', pairedAt: AT, seenAt: AT, token: 'x' });
-  beginSession(db, { hash: 'a session’s', tabletId: 't', personId: 'okoro', at: AT });
+  beginSession(db, {
+    hash: 'a session’s',
+    mark: 'a mark',
+    tabletId: 't',
+    personId: 'okoro',
+    at: AT,
+  });
   const jobId = db.prepare('SELECT id FROM job LIMIT 1').pluck().get() as string;
   for (let i = 0; i < 2; i++)
     insertPhoto(

@@ -42,7 +42,7 @@ interface Master {
 }
 
 /** What lets somebody in is of this machine and its people, and goes nowhere: they are let in anew. */
-const KEPT_BACK = new Set(['tablet', 'pairing', 'session', 'wrong_try', 'program']);
+const KEPT_BACK = new Set(['tablet', 'pairing', 'session', 'maker', 'wrong_try', 'program']);
 const SECRET = 'secret_hash';
 
 /**

@@ -20,7 +20,7 @@ import { problemOf } from './testing/problem-of';
 
 const AT = '2026-11-24T09:00:00.000Z';
 const asker = (atMachine = true): Asker => ({
-  ...{ by: null, personId: null, tablet: null, atMachine, secured: false },
+  ...{ by: null, personId: null, mark: '', since: '', tablet: null, atMachine, secured: false },
   ...{ address: '127.0.0.1', opened: false },
 });
 const BY = { name: 'Ada', role: 'owner', rights: [], tablet: 'Counter' } as const;

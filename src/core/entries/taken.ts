@@ -14,7 +14,7 @@ const MAKERS: Makers = { ...MEASURE, ...LANE, ...MARKS, ...STEADY };
 export type Adding = keyof Entries;
 
 /** Entries that only add readings: the same on the server and, without a connection, in the page. */
-export const ADDING = Object.keys(MAKERS) as readonly Adding[];
+export const isAdding = (name: string): name is Adding => Object.hasOwn(MAKERS, name);
 
 /**
  * What an entry adds to a job as it stands. Refused with the entry's own field (a JSON pointer, empty where it hangs

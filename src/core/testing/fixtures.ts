@@ -35,7 +35,13 @@ export const aShop = (changes: Partial<Shop> = {}): Shop => ({
 });
 
 /** Somebody at a tablet who may do everything. */
-export const someone = (name = 'T. Okoro') => ({ id: 'p1', name, rights: rightsOf('owner') });
+export const someone = (name = 'T. Okoro') => ({
+  id: 'p1',
+  name,
+  rights: rightsOf('owner'),
+  mark: 'a-mark-of-the-session-at-this-tablet',
+  since: '2026-11-24T08:00:00.000Z',
+});
 
 export const aReading = (
   seq: number,

@@ -37,6 +37,8 @@ afterEach(() => {
 const nobody = (changes: Partial<Asker> = {}): Asker => ({
   by: null,
   personId: null,
+  mark: '',
+  since: '',
   tablet: null,
   atMachine: false,
   secured: false,

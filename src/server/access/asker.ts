@@ -6,6 +6,10 @@ export interface Asker {
   /** Null while nobody is signed in. */
   readonly by: By | null;
   readonly personId: string | null;
+  /** Of the session: what is sent later says by it who made it. It lets nobody in. Empty where nobody is signed in. */
+  readonly mark: string;
+  /** When that session began; empty where nobody is signed in. */
+  readonly since: string;
   /** Null where the browser is not known here. */
   readonly tablet: { readonly id: string; readonly name: string } | null;
   /** It sits at the machine the shop runs on. */

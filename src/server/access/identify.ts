@@ -7,7 +7,7 @@ import { endSessions, seeSession, seeTablet, sessionBy, tabletByToken } from '@/
 import { shopSettings } from '@/data/settings';
 import { nameOfHost } from '../gate/own-names';
 import type { Asker } from './asker';
-import { digest } from './secrets';
+import { digest, markOf } from './secrets';
 
 /** What a browser is known by here, and who is signed in at it. */
 export const KNOWN = 'waffenrad-known';
@@ -38,8 +38,8 @@ const GRACE_MIN = 5;
 
 const BEARER = /^Bearer\s+(\S{20,100})$/i;
 
-type Found = Pick<Asker, 'by' | 'personId' | 'tablet'>;
-const NOBODY: Found = { by: null, personId: null, tablet: null };
+type Found = Pick<Asker, 'by' | 'personId' | 'tablet' | 'mark' | 'since'>;
+const NOBODY: Found = { by: null, personId: null, tablet: null, mark: '', since: '' };
 
 function program(db: Db, header: string, at: string): Found {
   const token = BEARER.exec(header)?.[1];
@@ -68,13 +68,15 @@ function atTablet(db: Db, request: IncomingMessage, at: string): Found {
   const person = personById(db, session.personId);
   const idleMin = (Date.parse(at) - Date.parse(session.seenAt)) / 60_000;
   if (!person || person.leftAt || idleMin > shopSettings(db).lockAfterMin + GRACE_MIN) {
-    endSessions(db, { tabletId: tablet.id });
+    endSessions(db, { tabletId: tablet.id, at });
     return found;
   }
   if (isOld(session.seenAt, at)) seeSession(db, hash, at);
   return {
     ...found,
     personId: person.id,
+    mark: markOf(token!),
+    since: session.beganAt,
     by: {
       name: person.name,
       role: person.role,

@@ -21,7 +21,7 @@ import {
 } from '@/data/people';
 import { endProgram, insertProgram, programsOf } from '@/data/programs';
 import {
-  endSessions,
+  endPerson,
   putPairing,
   renameTablet,
   sendAway,
@@ -120,7 +120,7 @@ export async function changePerson(
     if (hash) saveSecret(on, id, hash);
     if (!hasOwner(on)) throw lastOwner();
     // Who has another role, or is gone, signs in anew.
-    if (is.role !== was.role || is.leftAt || hash) endSessions(on, { personId: id });
+    if (is.role !== was.role || is.leftAt || hash) endPerson(on, { personId: id, at: nowIso() });
     note(by, 'people', changeText(was, is, hash !== null), { on });
   }).immediate();
   return managed(on);

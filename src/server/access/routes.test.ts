@@ -53,6 +53,8 @@ describe('roles at every address', () => {
   const asker = (role: Role | null): Asker => ({
     by: role && { name: 'A', role, rights: rightsOf(role), tablet: 'T' },
     personId: role && 'a',
+    mark: '',
+    since: '',
     tablet: { id: 't', name: 'T' },
     atMachine: false,
     secured: false,

@@ -31,3 +31,6 @@ export const newCode = (): string => {
 
 /** A code as it was typed: capitals or not, with blanks or a stroke or none. */
 export const plainCode = (typed: string): string => typed.toUpperCase().replace(/[^A-Z0-9]/g, '');
+
+/** What a session is told apart by where it lets nobody in; the token cannot be had from it. */
+export const markOf = (token: string): string => digest(`mark of ${token}`);

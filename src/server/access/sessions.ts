@@ -20,7 +20,7 @@ import { invalid, Problem } from '../problem';
 import type { Asker } from './asker';
 import { demoPins } from './demo-pins';
 import { note } from './note';
-import { digest, hashSecret, isSecret, newToken, plainCode } from './secrets';
+import { digest, hashSecret, isSecret, markOf, newToken, plainCode } from './secrets';
 import { beginTry } from './tries';
 
 /** What a browser is told to keep; null takes it away. */
@@ -125,6 +125,7 @@ function begun(
   const session = newToken();
   beginSession(on, {
     hash: digest(session),
+    mark: digest(markOf(session)),
     tabletId: tablet.id,
     personId: person.id,
     at: nowIso(),
@@ -140,7 +141,7 @@ function begun(
 /** Locks the tablet: nobody is signed in there any more. */
 export function signOut({ by, tablet }: Asker, on: Db = db()): Signed<{ readonly locked: true }> {
   if (tablet) {
-    endSessions(on, { tabletId: tablet.id });
+    endSessions(on, { tabletId: tablet.id, at: nowIso() });
     if (by) note(by, 'sign-in', 'Locked', { on });
   }
   return { body: { locked: true }, kept: { session: null } };

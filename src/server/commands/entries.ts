@@ -4,8 +4,11 @@ import { appendRows } from '../take-readings';
 import { cannot, type CommandOf, type Done, type Handlers, type Work } from './types';
 
 /** Writes what an entry adds, and says how it is taken back. */
-export function keepTaken({ stage, summary, rows }: Taken, { db, snapshot, who, at }: Work): Done {
-  const seqs = appendRows(db, rows, { jobId: snapshot.job.id, who, at });
+export function keepTaken(
+  { stage, summary, rows }: Taken,
+  { db, snapshot, who, at, before }: Work,
+): Done {
+  const seqs = appendRows(db, rows, { jobId: snapshot.job.id, who, at, before });
   return { stage, summary, inverse: { do: 'retract', seqs } };
 }
 

@@ -24,10 +24,13 @@ import { claimVersion, jobById, partsOf } from '@/data/jobs';
 import { addEvent, eventsSince, hasCommand } from '@/data/events';
 import { appendReading } from '@/data/records';
 import { type TSchema } from '@sinclair/typebox';
+import type { Waited } from '@/contracts/waited';
+import { madeAt } from '../access/maker';
 import { nowIso } from '../clock';
 import { Problem, invalid, notFound } from '../problem';
 import { loadSnapshot } from '../load-snapshot';
 import { refuseUnlooked } from './unlooked';
+import { outboxOf, placeOfLate } from './late';
 import { rightOf } from './rights';
 import { type Done, type Handlers, type May, type Work } from './types';
 
@@ -82,15 +85,20 @@ export function runCommand(
   on: Db = db(),
   may: May = () => undefined,
 ): JobSnapshot {
-  const { version, who, tablet = '', command, stage: shown, key } = parse(body);
-  may(rightOf(command.name));
+  const { version, who, tablet = '', command: sent, stage: shown, key, waited } = parse(body);
+  may(rightOf(sent.name));
+  const command = waited ? asAnswered(sent, waited) : sent;
   const run = on.transaction(() => {
     const snapshot = loadSnapshot(jobId, on);
     if (!snapshot) throw notFound('job');
     // Sent a second time since the answer to the first was lost: it stands already.
     if (key && hasCommand(on, jobId, key)) return snapshot;
-    if (!claimVersion(on, jobId, version)) throw conflict(on, jobId, version, snapshot);
-    const at = nowIso();
+    const at = waited && waited.asked?.counts !== 'now' ? madeAt(waited.ageS) : nowIso();
+    const before = waited
+      ? placeOfLate(command, { db: on, snapshot, waited, at, outbox: outboxOf(key) })
+      : null;
+    const stood = waited ? snapshot.job.version : version;
+    if (!claimVersion(on, jobId, stood)) throw conflict(on, jobId, version, snapshot);
     refuseUnlooked(command, snapshot);
     const handler = HANDLERS[command.name] as (c: Command, w: Work) => Done;
     const {
@@ -99,17 +107,17 @@ export function runCommand(
       inverse,
       visit,
       written,
-    } = handler(command, { db: on, snapshot, who, at, may });
+    } = handler(command, { db: on, snapshot, who, at, before, may });
     noteParts(snapshot, { db: on, who, at });
     const stage = shown ?? of;
     const id = addEvent(on, {
       jobId,
-      version: version + 1,
+      version: stood + 1,
       at,
       who,
       tablet,
       stage,
-      summary,
+      summary: waited && isLater(waited) ? `${summary}, sent later` : summary,
       inverse,
       ...(key ? { key } : {}),
       ...(visit ? { visit } : {}),
@@ -118,6 +126,17 @@ export function runCommand(
     return loadSnapshot(jobId, on)!;
   });
   return run.immediate();
+}
+
+/** Kept for a moment it is no news that it came later. */
+const LATER_S = 60;
+const isLater = ({ ageS = 0, asked }: Waited) => ageS >= LATER_S && asked?.counts !== 'now';
+
+/** Whoever was asked and said that theirs counts has seen what stands there. */
+function asAnswered(command: Command, { asked }: Waited): Command {
+  if (command.name !== 'setAnswers' || asked?.counts !== 'this') return command;
+  const { seen: _seen, ...rest } = command;
+  return rest;
 }
 
 /** What a place of the kit holds, so that another part is told from the same one chosen again. */

@@ -29,7 +29,7 @@ const MOST_COORDINATES = 20_000;
 
 /** Signatures, cautions, the handover. */
 export const SIGN = ofStage('handover', {
-  signStep({ stepId, reason }, { db, snapshot, who, at }) {
+  signStep({ stepId, reason }, { db, snapshot, who, at, before }) {
     const step = STEP_TEMPLATES.find((template) => template.id === stepId);
     if (!step) throw cannot('unknown-step', 'There is no such step.', '/command/stepId');
     const id = addException(db, snapshot.job.id, {
@@ -37,7 +37,7 @@ export const SIGN = ofStage('handover', {
       reason: reason.trim(),
       who,
       at,
-      seq: lastSeq(db, snapshot.job.id),
+      seq: before === null ? lastSeq(db, snapshot.job.id) : Math.ceil(before) - 1,
     });
     return {
       stage: step.stage,

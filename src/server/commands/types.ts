@@ -54,6 +54,8 @@ export interface Work {
   readonly snapshot: JobSnapshot;
   readonly who: string;
   readonly at: string;
+  /** Where its readings stand among the others, where they come later than they were taken. */
+  readonly before: number | null;
   /** Refuses where who makes the entry may not. */
   readonly may: May;
 }

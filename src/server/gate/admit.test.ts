@@ -14,7 +14,15 @@ let cookie: string;
 beforeAll(async () => {
   db = openDb(':memory:');
   const asker = {
-    ...{ by: null, personId: null, tablet: null, atMachine: true, secured: false },
+    ...{
+      by: null,
+      personId: null,
+      mark: '',
+      since: '',
+      tablet: null,
+      atMachine: true,
+      secured: false,
+    },
     ...{ address: '127.0.0.1', opened: false },
   };
   const wish = { person: { name: 'Ada' }, secret: '2580', tablet: 'Counter' };
@@ -77,6 +85,8 @@ test('what a request says of who it is is taken off', () => {
   const forged = writeAsker({
     by: { name: 'Mallory', role: 'owner', rights: ['people'], tablet: 'x' },
     personId: 'm',
+    mark: '',
+    since: '',
     tablet: null,
     atMachine: true,
     secured: false,

@@ -1,8 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { frame } from '../words';
-import { useConnected } from '../keep/connection';
-import { Tag } from '../pieces/texts';
+import { WaitingTag } from './WaitingTag';
 import topCss from './Top.module.css';
 
 /** A cam with its axle and a bow's limb: our own mark. */
@@ -16,7 +15,6 @@ const Mark = ({ size = 34 }: { size?: number }) => (
 );
 
 export function Brand() {
-  const connected = useConnected();
   return (
     <>
       <Link
@@ -29,11 +27,7 @@ export function Brand() {
         <Mark />
         <span>{frame.brand}</span>
       </Link>
-      {!connected && (
-        <Tag kind="out" role="status">
-          {frame.notConnected}
-        </Tag>
-      )}
+      <WaitingTag />
     </>
   );
 }

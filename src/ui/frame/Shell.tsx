@@ -4,6 +4,8 @@ import { useRouter } from 'next/navigation';
 import type { Shop } from '@/core/job';
 import { Dress } from './Dress';
 import { useServiceWorker } from '../keep/connection';
+import { useNewestSomeone } from '../keep/newest-someone';
+import { useSender } from '../keep/sender';
 import { useDialog } from './useDialog';
 import { useKeys, usePageKeys } from './useKeys';
 import { useLock } from './useLock';
@@ -12,7 +14,7 @@ import { ShellContext, type Opened, type Someone } from './useShell';
 /** What every page has: theme, the person at work and the tablet's lock, find, new job, the list of keys. */
 export function Shell({
   shop,
-  someone,
+  someone: ofPage,
   hints = false,
   children,
 }: {
@@ -21,6 +23,7 @@ export function Shell({
   hints?: boolean;
   children: ReactNode;
 }) {
+  const someone = useNewestSomeone(ofPage);
   const [opened, open] = useState<Opened>(null);
   const router = useRouter();
   // What is typed stands in the page, which stays: only what was computed for somebody is asked for anew.
@@ -31,6 +34,7 @@ export function Shell({
   const locked = useLock(shop.lockAfterMin, heard);
   usePageKeys();
   useServiceWorker();
+  useSender();
   useKeys({ '/': () => open('find'), n: () => open('new'), '?': () => open('keys') });
   useEffect(() => {
     // From here on keys and taps are heard; what drives the page from outside waits for it.
@@ -41,6 +45,7 @@ export function Shell({
     () => ({
       shop,
       who: someone.name,
+      mark: someone.mark,
       hints,
       may: (right: Someone['rights'][number]) => someone.rights.includes(right),
       open,

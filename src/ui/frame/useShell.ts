@@ -10,11 +10,16 @@ export interface Someone {
   readonly id: string;
   readonly name: string;
   readonly rights: readonly Right[];
+  /** What an entry that waits says by who made it; of the session. */
+  readonly mark: string;
+  /** When that session began, UTC instant. */
+  readonly since: string;
 }
 
 interface ShellValue {
   readonly shop: Shop;
   readonly who: string;
+  readonly mark: string;
   /** Whether who is at the tablet may do this; the server asks again. */
   /** The shop is being opened: what is new is explained once. */
   readonly hints: boolean;

@@ -11,7 +11,7 @@ import { setupValue } from '@/core/setup';
 import { Text } from '../pieces/Text';
 import { Panel } from '../frame/Panel';
 import { whenText } from '../fields/dates';
-import { bench as w, frame } from '../words';
+import { bench as w, frame, waitingWords } from '../words';
 import { Rows } from '../pieces/layout';
 import { Key } from '../pieces/texts';
 import { useJob } from './JobProvider';
@@ -131,7 +131,7 @@ function LastEntry({ undoing }: { undoing: Undoing }) {
       {last && (
         <>
           <Text soft as="span" className={stripCss.lastText}>
-            {frame.last} {last.summary}
+            {last.id < 0 ? waitingWords.waits : frame.last} {last.summary}
           </Text>
           <Button type="button" variant="plain" onClick={undoing.undo}>
             <Undo fontSize="small" /> {frame.undo} <Key className={stripCss.undoKey}>z</Key>

@@ -18,14 +18,19 @@ import {
   type JobSnapshot,
   type StageState,
 } from '@/core/job';
+import { mayWait } from '@/core/entries';
 import { STAGES } from '@/core/setup';
 import { useAsk } from '../frame/useAsk';
-import { frame, orderFate as w } from '../words';
-import { newKey } from '../keep/new-key';
+import { frame, orderFate, waitingWords as w } from '../words';
+import { isConnected } from '../keep/connection';
+import { entryKey } from '../keep/new-key';
+import { waitingNow } from '../keep/outbox';
 import { post, type Trouble } from '../keep/post';
 import { askShop } from '../keep/ask-shop';
+import { useWaitingEntries, withoutWaiting } from './useWaitingEntries';
 
 interface JobValue {
+  /** As last saved, with what waits for the connection. */
   readonly snapshot: JobSnapshot;
   readonly derived: JobDerived;
   readonly states: readonly StageState[];
@@ -108,18 +113,45 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
     setSnapshot(next);
   }, []);
 
+  const { shown, shownNow, aside, takesOut } = useWaitingEntries(snapshot, newest, take);
+  const putAside = useCallback(
+    async (sending: Parameters<typeof aside>[0]): Promise<Trouble | null> => {
+      const trouble = await aside(sending);
+      setTrouble(trouble ? trouble.message : null);
+      return trouble;
+    },
+    [aside],
+  );
+
   const sendNow = useCallback(
     async (command: Command): Promise<Trouble | null> => {
+      if (await takesOut(command)) {
+        setTrouble(null);
+        return null;
+      }
       const stage = stageShown();
-      const key = newKey();
+      const key = entryKey();
+      const seen = withSeen(await withoutWaiting(command), shownNow());
+      const sending = { command: seen, key, stage };
+      const waits = mayWait(command.name);
+      // Behind what waits everything waits: entries of a job keep their order.
+      const behind = waitingNow().some((entry) => entry.jobId === jobId);
+      if (waits && (behind || !isConnected())) return putAside(sending);
+      if (behind || !isConnected()) {
+        const message = behind ? w.firstThose : w.needsShop;
+        setTrouble(message);
+        return { message, pointer: '' };
+      }
       const body = {
         version: newest.current.job.version,
         ...(stage ? { stage } : {}),
         key,
-        command: withSeen(command, newest.current),
+        command: seen,
       };
       const url = `/api/v1/jobs/${jobId}/commands`;
       const answer = await post<JobSnapshot>(url, body);
+      // With the same key: should it have been kept and only the answer lost, it counts once.
+      if (!answer.ok && answer.status === 0 && waits) return putAside(sending);
       if (!answer.ok && answer.status === 0) {
         // It may have been kept and only the answer lost: asked as soon as the program answers again.
         setTrouble(frame.lost);
@@ -141,7 +173,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       const reason = String(answer.problem.type ?? '').replace(/^.*:/, '');
       return { message: answer.message, pointer: answer.pointer, reason };
     },
-    [jobId, take],
+    [jobId, take, takesOut, shownNow, putAside],
   );
 
   const { ask, asking } = useAsk();
@@ -149,14 +181,14 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
   const askFate = useCallback(
     async (command: Command, trouble: Trouble): Promise<Trouble | null> => {
       const ordered = await ask({
-        title: w.title,
+        title: orderFate.title,
         text: trouble.message,
         answers: [
-          { id: 'keep', name: w.keep },
-          { id: 'calledOff', name: w.calledOff },
+          { id: 'keep', name: orderFate.keep },
+          { id: 'calledOff', name: orderFate.calledOff },
         ],
       });
-      if (ordered === null) return { ...trouble, message: w.stays };
+      if (ordered === null) return { ...trouble, message: orderFate.stays };
       return queue.current.then(() => sendNow({ ...command, ordered } as Command));
     },
     [ask, sendNow],
@@ -183,13 +215,13 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
   );
 
   useRefresh(jobId, take);
-  const derived = useMemo(() => derive(snapshot), [snapshot]);
-  const states = useMemo(() => stageStates(snapshot, derived), [snapshot, derived]);
+  const derived = useMemo(() => derive(shown), [shown]);
+  const states = useMemo(() => stageStates(shown, derived), [shown, derived]);
   const clearConflict = useCallback(() => setConflict(null), []);
-  const settled = useCallback(() => queue.current.then(() => newest.current), []);
+  const settled = useCallback(() => queue.current.then(shownNow), [shownNow]);
   const value = useMemo(
     () => ({
-      snapshot,
+      snapshot: shown,
       derived,
       states,
       send,
@@ -199,7 +231,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       conflict,
       clearConflict,
     }),
-    [snapshot, derived, states, send, pending, settled, trouble, conflict, clearConflict],
+    [shown, derived, states, send, pending, settled, trouble, conflict, clearConflict],
   );
   return (
     <JobContext value={value}>

@@ -1,9 +1,10 @@
 'use client';
+import { isWaiting } from '@/core/entries';
 import { latest, readingText, setupValue, type SetupKey } from '@/core/setup';
 import { Text } from '../pieces/Text';
 import { WithFractions } from '../fields/Figure';
 import { whenText } from '../fields/dates';
-import { frame } from '../words';
+import { frame, waitingWords } from '../words';
 import { useJob } from './JobProvider';
 import { Still } from './Still';
 import measureCss from '../fields/measure.module.css';
@@ -36,7 +37,9 @@ export function LastValue({ of }: { of: string }) {
         <Still of={setup!.key} />
       ) : (
         <Text soft as="span" className={measureCss.lastWho}>
-          {reading.who}, {whenText(reading.at, shop.timeZone, today)}
+          {isWaiting(reading.seq)
+            ? waitingWords.notSent
+            : `${reading.who}, ${whenText(reading.at, shop.timeZone, today)}`}
         </Text>
       )}
     </p>

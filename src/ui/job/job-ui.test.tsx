@@ -33,7 +33,7 @@ const calls: { url: string; body: { version: number } }[] = [];
 function serve(handler: Handler) {
   const fetched = async (url: string, init?: { body?: string }): Promise<object> => {
     const body = init?.body ? JSON.parse(init.body) : null;
-    if (!body) return { ok: false, status: 404, json: async () => null };
+    if (!body) return { ok: url === '/icon.svg', status: 404, json: async () => null };
     calls.push({ url, body });
     const answer = handler(url, body);
     if (answer === 'offline') throw new TypeError('fetch failed');

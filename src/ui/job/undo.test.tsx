@@ -37,8 +37,8 @@ test('undo waits for what is on its way and takes that back; pressed twice, two 
   const sent: { command: { name: string; event?: number } }[] = [];
   let entries = [1];
   let version = 4;
-  global.fetch = jest.fn(async (_url: string, init?: { body?: string }) => {
-    if (!init?.body) return { ok: false, status: 404, json: async () => null };
+  global.fetch = jest.fn(async (url: string, init?: { body?: string }) => {
+    if (!init?.body) return { ok: url === '/icon.svg', status: 404, json: async () => null };
     const body = JSON.parse(init.body) as (typeof sent)[number];
     sent.push(body);
     await new Promise((resolve) => setTimeout(resolve, 30));

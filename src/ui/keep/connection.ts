@@ -36,7 +36,8 @@ export function reportLost(): void {
   void ask();
 }
 
-const subscribe = (listener: () => void) => {
+/** Told whenever the program answers again, or does not any more. */
+export const onConnection = (listener: () => void) => {
   listeners.add(listener);
   return () => void listeners.delete(listener);
 };
@@ -45,7 +46,7 @@ export const isConnected = (): boolean => connected;
 
 export const useConnected = (): boolean =>
   useSyncExternalStore(
-    subscribe,
+    onConnection,
     () => connected,
     () => true,
   );

@@ -37,8 +37,8 @@ beforeEach(() => {
   refuse = '';
   push.mockClear();
   window.sessionStorage.clear();
-  global.fetch = jest.fn(async (_url: string, init?: { body?: string }): Promise<object> => {
-    if (!init?.body) return { ok: false, json: async () => null };
+  global.fetch = jest.fn(async (url: string, init?: { body?: string }): Promise<object> => {
+    if (!init?.body) return { ok: url === '/icon.svg', json: async () => null };
     const { command } = JSON.parse(init.body) as { command?: Record<string, unknown> };
     if (command) sent.push(command);
     return refuse === ''

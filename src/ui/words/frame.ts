@@ -66,7 +66,6 @@ export const frame = {
   saving: 'Saving …',
   deviceCut:
     'The line to the device was cut. What came before is kept; look at the cable and start again.',
-  notConnected: 'not connected',
   lost: 'Not connected. Whether the last entry was saved is asked as soon as the program answers; what you typed stands here.',
   lostNotSaved:
     'The connection broke before this was saved. What you typed stands here: enter it again.',

@@ -49,7 +49,7 @@ beforeEach(() => {
   query = '';
   window.sessionStorage.clear();
   global.fetch = jest.fn(async (url: string, init?: { body?: string }): Promise<object> => {
-    if (!init?.body) return { ok: false, json: async () => null };
+    if (!init?.body) return { ok: url === '/icon.svg', json: async () => null };
     const body = JSON.parse(init.body) as Sent['body'];
     sent.push({ url, body });
     return { ok: true, status: 200, json: async () => next };

@@ -58,8 +58,8 @@ beforeEach(() => {
   window.sessionStorage.clear();
   window.localStorage.clear();
   (globalThis as { EventSource?: unknown }).EventSource = Ear;
-  global.fetch = jest.fn(async (_url: string, init?: { body?: string }): Promise<object> => {
-    if (!init?.body) return { ok: false, json: async () => null };
+  global.fetch = jest.fn(async (url: string, init?: { body?: string }): Promise<object> => {
+    if (!init?.body) return { ok: url === '/icon.svg', json: async () => null };
     const body = JSON.parse(init.body) as { command?: Record<string, unknown> };
     if (body.command) sent.push(body.command);
     return refuse === ''
