@@ -118,7 +118,7 @@ export const Command = Type.Union([
   command('takeReadings', {
     readings: Type.Array(ReadingEntry, { minItems: 1, maxItems: 10 }),
     /** Readings of the same value said to be wrong: left out by the one that comes now. */
-    instead: Type.Optional(Type.Array(Type.Integer({ minimum: 1 }), { maxItems: 10 })),
+    instead: Type.Optional(Type.Array(Type.Number({ minimum: 1 }), { maxItems: 10 })),
   }),
   ...LANE_COMMANDS,
   ...STEADY_COMMANDS,

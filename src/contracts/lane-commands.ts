@@ -63,7 +63,8 @@ export const LANE_COMMANDS = [
     scale: Type.Optional(Text(40)),
     tapeSpeed: Type.Optional(Text(40)),
   }),
-  command('discardReading', { seq: Type.Integer({ minimum: 1 }), reason: Reason }),
+  /** By where it stands: one sent later than it was taken stands between two whole numbers. */
+  command('discardReading', { seq: Type.Number({ minimum: 1 }), reason: Reason }),
   /** A reading left out counts again. */
   command('takeIn', { seq: Type.Integer({ minimum: 1 }) }),
 ] as const;

@@ -19,6 +19,7 @@ import {
   dismissTablet,
   makePairing,
 } from './manage';
+import { makerOf } from './maker';
 import { digest } from './secrets';
 import { changeOwnSecret, doorOf, nameOwner, pair, signIn, signOut } from './sessions';
 
@@ -286,6 +287,62 @@ describe('a tablet', () => {
     dismissTablet(by!, asker().tablet!.id, db);
     expect(at(headers)).toMatchObject({ by: null, tablet: null });
     expect(tabletsOf(db)[0]!.sentAwayAt).toBe(AT);
+  });
+});
+
+describe('who made what is sent later', () => {
+  /** Ada was at the tablet from 9:00; Bo is there from 9:30 on, and sends what waits. */
+  async function takenOver() {
+    const { known, headers, asker } = await opened();
+    const ada = asker();
+    await addPerson(ada.by!, { name: 'Bo', role: 'learner', atBench: true, secret: '7193' }, db);
+    const bo = peopleOf(db).find(({ name }) => name === 'Bo')!;
+    clock('2026-11-24T09:30:00.000Z');
+    const { kept } = await signIn(ada, { personId: bo.id, secret: '7193' }, db);
+    const now = '2026-11-24T09:40:00.000Z';
+    clock(now);
+    return { ada, known, headers, sends: at(cookies(known, kept.session), '10.0.0.7', now) };
+  }
+  const waited = (mark: string, min?: number) => ({
+    waited: { mark, ...(min === undefined ? {} : { ageS: min * 60 }) },
+  });
+
+  test('is whoever was at this tablet then, with their rights; who sends it now is somebody else', async () => {
+    const { ada, sends } = await takenOver();
+    expect(sends.by!.name).toBe('Bo');
+    expect(makerOf(waited(ada.mark, 25), sends, db)).toMatchObject({
+      name: 'Ada',
+      role: 'owner',
+      tablet: 'Counter',
+    });
+    expect(makerOf(waited(sends.mark, 5), sends, db)).toMatchObject({ name: 'Bo' });
+    // What does not wait is of who sends it; where the tablet cannot tell when, the session alone says it.
+    expect(makerOf({}, sends, db).name).toBe('Bo');
+    expect(makerOf(waited(ada.mark), sends, db).name).toBe('Ada');
+  });
+  test.each([
+    ['after they were gone', (ada: Asker) => waited(ada.mark, 5)],
+    ['before they came', (ada: Asker) => waited(ada.mark, 55)],
+    ['with a mark nobody had', () => waited('x'.repeat(43), 25)],
+    ['with a mark that is none', () => ({ waited: { mark: 5, ageS: 1500 } })],
+  ])('is not said %s', async (_, body) => {
+    const { ada, sends } = await takenOver();
+    expect(problemOf(() => makerOf(body(ada), sends, db)).reason).toBe('not-made-then');
+  });
+  test('is not said from another tablet, nor by somebody who is not signed in', async () => {
+    const { ada, sends } = await takenOver();
+    const elsewhere = { ...sends, tablet: { id: 'other', name: 'Lane' } };
+    expect(problemOf(() => makerOf(waited(ada.mark, 25), elsewhere, db)).reason).toBe(
+      'not-made-then',
+    );
+    const out = { ...sends, by: null, personId: null };
+    expect(problemOf(() => makerOf(waited(ada.mark, 25), out, db)).status).toBe(401);
+  });
+  test('the mark lets nobody in and is kept by its hash alone', async () => {
+    const { ada, known } = await takenOver();
+    expect(ada.mark).toMatch(/^[0-9a-f]{64}$/);
+    expect(at(cookies(known, ada.mark)).by).toBeNull();
+    expect(JSON.stringify(db.prepare('SELECT * FROM maker').all())).not.toContain(ada.mark);
   });
 });
 

@@ -26,7 +26,12 @@ export function WaitingTag() {
       <span role="status" className={css.status}>
         {said && (
           <Button variant="plain" className={css.tag} onClick={() => setOpen(true)}>
-            <Tag kind={!connected || asking > 0 ? 'out' : 'waits'}>{said}</Tag>
+            <Tag kind={!connected || asking > 0 ? 'out' : 'waits'}>
+              <span className={css.long}>{said}</span>
+              <span className={css.short} aria-hidden>
+                {!connected && waiting.length > 0 ? w.short(waiting.length) : said}
+              </span>
+            </Tag>
           </Button>
         )}
       </span>

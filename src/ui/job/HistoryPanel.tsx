@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import { fitKeyName, isFitKey, type JobEvent } from '@/core/job';
@@ -10,7 +10,7 @@ import { TextField } from '../fields/TextField';
 import { Panel } from '../frame/Panel';
 import { WithFractions } from '../fields/Figure';
 import { whenText } from '../fields/dates';
-import { frame } from '../words';
+import { frame, waitingWords } from '../words';
 import { post } from '../keep/post';
 import { FieldError, Note, Tag } from '../pieces/texts';
 import { BlockTitle, Rows } from '../pieces/layout';
@@ -30,11 +30,19 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState('');
   const [page, setPage] = useState<HistoryPage | null>(null);
   const [trouble, setTrouble] = useState('');
+  const known = useRef(snapshot.events);
+  useEffect(() => {
+    known.current = snapshot.events;
+  }, [snapshot.events]);
   const load = useCallback(
     async (before: number | null) => {
       const query = new URLSearchParams({ words, ...(before ? { before: String(before) } : {}) });
       const response = await askShop(`/api/v1/jobs/${job.id}/history?${query}`).catch(() => null);
-      if (!response?.ok) return setTrouble(frame.notSaved);
+      if (!response?.ok) {
+        // Without a connection: what this tablet knows, with what waits in it.
+        setPage({ events: [...known.current], leftOut: [], more: false });
+        return setTrouble(waitingWords.historyKnown);
+      }
       const next = (await response.json()) as HistoryPage;
       setTrouble('');
       setPage((now) =>
@@ -99,6 +107,8 @@ function Entry({ event }: { event: JobEvent }) {
   const [trouble, setTrouble] = useState('');
   const name = event.canRedo ? 'redo' : 'undo';
   const look = async () => {
+    // Not sent yet: nothing rests on it but what waits behind it.
+    if (event.id < 0) return void send({ name: 'undo', event: event.id });
     setPreview('looking');
     const answer = await post<HistoryPreview>(`/api/v1/jobs/${snapshot.job.id}/history`, {
       event: event.id,

@@ -80,6 +80,8 @@ function withSeen(command: Command, { archer }: JobSnapshot): Command {
 }
 
 const ASK_EVERY_MS = 1000;
+/** A wireless that is gone says nothing: after so long an entry is kept here and sent again. */
+const PATIENT = { patienceMs: 8000 };
 
 /** Asks, until there is an answer, whether an entry was kept whose own answer was lost. */
 async function wasKept(url: string): Promise<boolean> {
@@ -149,7 +151,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
         command: seen,
       };
       const url = `/api/v1/jobs/${jobId}/commands`;
-      const answer = await post<JobSnapshot>(url, body);
+      const answer = await post<JobSnapshot>(url, body, 'POST', waits ? PATIENT : {});
       // With the same key: should it have been kept and only the answer lost, it counts once.
       if (!answer.ok && answer.status === 0 && waits) return putAside(sending);
       if (!answer.ok && answer.status === 0) {

@@ -5,6 +5,9 @@ import { useEffect, useSyncExternalStore } from 'react';
 let connected = true;
 const listeners = new Set<() => void>();
 const ASK_EVERY_MS = 2000;
+/** So often it is looked whether the program still answers, while somebody sees the page. */
+const LOOK_EVERY_MS = 20_000;
+const ANSWER_WITHIN_MS = 4000;
 let asking = false;
 
 const tell = (next: boolean) => {
@@ -16,7 +19,8 @@ const tell = (next: boolean) => {
 /** A request that the service worker leaves alone and that costs the server nothing. */
 const answers = async (): Promise<boolean> => {
   try {
-    return (await fetch('/icon.svg', { method: 'HEAD', cache: 'no-store' })).ok;
+    const signal = AbortSignal.timeout(ANSWER_WITHIN_MS);
+    return (await fetch('/icon.svg', { method: 'HEAD', cache: 'no-store', signal })).ok;
   } catch {
     return false;
   }
@@ -63,12 +67,19 @@ export function useServiceWorker(): void {
     const look = () => void answers().then((ok) => ok || reportLost());
     look();
     window.addEventListener('offline', reportLost);
+    // A wireless that is out of reach says nothing of itself.
+    const looking = setInterval(() => {
+      if (connected && document.visibilityState === 'visible') look();
+    }, LOOK_EVERY_MS);
     if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator)
       navigator.serviceWorker
         .register('/sw.js')
         .then(() => warmPages([window.location.href]))
         // Without it the application works as before, but for pages without a connection.
         .catch(() => undefined);
-    return () => window.removeEventListener('offline', reportLost);
+    return () => {
+      clearInterval(looking);
+      window.removeEventListener('offline', reportLost);
+    };
   }, []);
 }

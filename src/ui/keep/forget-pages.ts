@@ -1,5 +1,11 @@
-/** What the service worker keeps of pages, and what was typed and not sent, goes from this browser. */
+import { eraseSeen } from './waiting-store';
+
+/**
+ * What was kept of pages and jobs goes from this browser. What waits to be sent stays: it was entered, and is
+ * nowhere else.
+ */
 export function forgetPages(): void {
+  void eraseSeen().catch(() => undefined);
   if (typeof caches === 'undefined') return;
   caches
     .keys()

@@ -25,7 +25,9 @@ let channel: BroadcastChannel | null = null;
 
 /** What waits, read anew: another page of this browser may have sent or taken out some of it. */
 export async function lookAtWaiting(): Promise<readonly Waiting[]> {
-  show(await readWaiting());
+  const read = await readWaiting();
+  // What is as it was draws nothing anew.
+  if (JSON.stringify(read) !== JSON.stringify(waiting)) show(read);
   return waiting;
 }
 

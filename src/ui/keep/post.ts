@@ -38,26 +38,42 @@ const retryAfter = (status: number, problem: unknown): number | null => {
   return typeof said === 'number' && said <= LONGEST_WAIT_S ? said : null;
 };
 
+interface Patience {
+  /** After so long without an answer there is none; only for what may be sent twice. */
+  readonly patienceMs?: number;
+}
+
 /**
  * Sends JSON and reads the answer or the problem; never throws for what a network can do. An answer that it is too
  * much just now was not taken, and is asked for again when it says.
  */
-export async function post<T>(url: string, body: unknown, method = 'POST'): Promise<Posted<T>> {
+export async function post<T>(
+  url: string,
+  body: unknown,
+  method = 'POST',
+  { patienceMs }: Patience = {},
+): Promise<Posted<T>> {
   for (let tries = 1; ; tries++) {
-    const posted = await postOnce<T>(url, body, method);
+    const posted = await postOnce<T>(url, body, method, patienceMs);
     const seconds = posted.ok ? null : retryAfter(posted.status, posted.problem);
     if (seconds === null || tries === MOST_TRIES) return posted;
     await new Promise((resolve) => setTimeout(resolve, seconds * 1000));
   }
 }
 
-async function postOnce<T>(url: string, body: unknown, method: string): Promise<Posted<T>> {
+async function postOnce<T>(
+  url: string,
+  body: unknown,
+  method: string,
+  patienceMs: number | undefined,
+): Promise<Posted<T>> {
   let response: Response;
   try {
     response = await askShop(url, {
       method,
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
+      ...(patienceMs === undefined ? {} : { signal: AbortSignal.timeout(patienceMs) }),
     });
   } catch {
     reportLost();

@@ -9,6 +9,7 @@ import { post } from './post';
 import type { Waiting } from './waiting-store';
 
 const AGAIN_AFTER_MS = 5000;
+const PATIENT = { patienceMs: 20_000 };
 
 /** How far a job stands for who looks at it. */
 export const stoodAt = ({ job, readings, fitReadings }: JobSnapshot): Waited['saw'] => ({
@@ -45,7 +46,7 @@ type Sent = 'saved' | 'stuck' | 'later' | 'locked';
 
 async function sendOne(entry: Waiting): Promise<Sent> {
   const url = `/api/v1/jobs/${entry.jobId}/commands`;
-  const answer = await post<JobSnapshot>(url, bodyOf(entry, Date.now()));
+  const answer = await post<JobSnapshot>(url, bodyOf(entry, Date.now()), 'POST', PATIENT);
   if (answer.ok) {
     await takeOut(entry.id, answer.body);
     return 'saved';

@@ -5,6 +5,8 @@ const entries = (count: number, one: string, more: string) =>
 export const waitingWords = {
   lost: (count: number) =>
     count === 0 ? 'not connected' : `not connected, ${entries(count, 'waits', 'wait')}`,
+  /** On a telephone. */
+  short: (count: number) => `${count} wait`,
   sending: (count: number) => `${entries(count, 'is', 'are')} being sent`,
   asks: (count: number) => entries(count, 'asks', 'ask'),
   title: 'What waits',
@@ -32,6 +34,7 @@ export const waitingWords = {
   needsShop:
     'Not connected: this needs the shop’s program, since it rests on what others do there. What you typed stands here.',
   firstThose: 'Entries of this job wait to be sent: this comes after them.',
+  historyKnown: 'Not connected: the newest entries, as this tablet knows them.',
   notSent: 'not sent yet',
   waits: 'Waits:',
   answers: (fields: readonly string[]) =>
