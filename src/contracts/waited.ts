@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, strict } from './lane-commands';
 
 /** Nothing waits longer than this: who made it would not be known any more. */
-export const LONGEST_WAIT_DAYS = 30;
+const LONGEST_WAIT_DAYS = 30;
 
 /** How far the job stood for whoever made an entry. */
 const Seen = {

@@ -102,7 +102,7 @@ function hangPoint(
   return { forwardMm: along(third.forward, 'forward'), upMm: along(third.up, 'up') };
 }
 
-export const quiverState = (said: QuiverState, hasQuiver: boolean): QuiverState =>
+const quiverState = (said: QuiverState, hasQuiver: boolean): QuiverState =>
   hasQuiver ? said : 'off';
 
 /** How the quiver was, where that was not what was noted last. */

@@ -1,25 +1,10 @@
-import {
-  anglesText,
-  NO_BARS,
-  reactionId,
-  REACTIONS,
-  type BarSet,
-  type BarSide,
-} from '@/core/balance';
-import { BAR_SPOTS } from '@/core/bow';
-import { derive, jobBalance, jobBarStock, leanOptions, type JobDerived } from '@/core/job';
-import { latest, setupValue } from '@/core/setup';
-import {
-  mountOf,
-  pieceOf,
-  threadsOf,
-  topAxle,
-  type BarsInStock,
-  type QuiverState,
-} from '@/core/steady';
-import { degree, mm, read, type ReadOptions } from '@/core/units';
-import { allItems } from '@/data/stock';
 import { atSteady, quiverRow, type EntryRow } from '@/core/entries';
+import { anglesText, type BarSet, type BarSide } from '@/core/balance';
+import { BAR_SPOTS } from '@/core/bow';
+import { derive, jobBalance, jobBarStock, type JobDerived } from '@/core/job';
+import { mountOf, pieceOf, threadsOf, type BarsInStock } from '@/core/steady';
+import { degree, mm } from '@/core/units';
+import { allItems } from '@/data/stock';
 import { keepTaken } from './entries';
 import { bowFor, cannot, ofStage, type CommandOf, type Handlers, type Work } from './types';
 

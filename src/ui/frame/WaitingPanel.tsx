@@ -84,7 +84,7 @@ function Answers({ entry, onOut }: { entry: Waiting; onOut: () => void }) {
   const isAnswer = entry.command.name === 'setAnswers';
   return (
     <Stack spacing={1.5} className={css.answers}>
-      <Note kind="stop">{message}</Note>
+      <Note kind={meets.length > 0 ? 'care' : 'stop'}>{message}</Note>
       {meets.map((meet) => (
         <dl key={meet.name} className={css.meet}>
           <dt>
@@ -94,9 +94,8 @@ function Answers({ entry, onOut }: { entry: Waiting; onOut: () => void }) {
             <WithFractions text={meet.mine} />
           </dd>
           <dt>
-            {meet.at
-              ? w.meetThere(meet.who, whenText(meet.at, shop.timeZone, meet.at.slice(0, 10)))
-              : meet.who}
+            {meet.name}, {meet.who}
+            {meet.at && `, ${whenText(meet.at, shop.timeZone, meet.at.slice(0, 10))}`}
           </dt>
           <dd>
             <WithFractions text={meet.theirs} />

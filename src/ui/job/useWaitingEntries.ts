@@ -49,6 +49,30 @@ function useShopClock({ now }: JobSnapshot): () => string {
   );
 }
 
+interface Projected {
+  readonly saved: JobSnapshot;
+  readonly entries: readonly Waiting[];
+  readonly shown: JobSnapshot;
+}
+
+/** The job with what waits; one more entry is put on top of what stood there, not all of them anew. */
+function useProjection(): (saved: JobSnapshot, entries: readonly Waiting[]) => JobSnapshot {
+  const last = useRef<Projected | null>(null);
+  return useCallback((saved, entries) => {
+    const before = last.current;
+    const goesOn =
+      before !== null &&
+      before.saved === saved &&
+      before.entries.length <= entries.length &&
+      before.entries.every((entry, i) => entry.id === entries[i]!.id);
+    const shown = goesOn
+      ? withWaiting(before.shown, entries.slice(before.entries.length))
+      : withWaiting(saved, entries);
+    last.current = { saved, entries, shown };
+    return shown;
+  }, []);
+}
+
 /** The entries of one job that wait in this browser, and the job as it is with them. */
 export function useWaitingEntries(
   saved: JobSnapshot,
@@ -60,10 +84,11 @@ export function useWaitingEntries(
   const { who, mark } = useShell();
   const clock = useShopClock(saved);
   const mine = useMemo(() => ofJob(jobId, all), [jobId, all]);
-  const shown = useMemo(() => withWaiting(saved, mine), [saved, mine]);
+  const project = useProjection();
+  const shown = useMemo(() => project(saved, mine), [project, saved, mine]);
   const shownNow = useCallback(
-    () => withWaiting(newest.current, ofJob(jobId, waitingNow())),
-    [jobId, newest],
+    () => project(newest.current, ofJob(jobId, waitingNow())),
+    [jobId, newest, project],
   );
   useEffect(() => {
     // A page from before shows the job as this tablet saw it last.

@@ -6,7 +6,7 @@ export const waitingWords = {
   lost: (count: number) =>
     count === 0 ? 'not connected' : `not connected, ${entries(count, 'waits', 'wait')}`,
   /** On a telephone. */
-  short: (count: number) => `${count} wait`,
+  short: (count: number) => (count === 1 ? '1 waits' : `${count} wait`),
   sending: (count: number) => `${entries(count, 'is', 'are')} being sent`,
   asks: (count: number) => entries(count, 'asks', 'ask'),
   title: 'What waits',
@@ -23,8 +23,7 @@ export const waitingWords = {
   takeOutText: (summary: string) =>
     `“${summary}” was not saved. Taken out it is gone from this tablet.`,
   leave: 'Leave it',
-  meetHere: 'Here',
-  meetThere: (who: string, when: string) => `${who}, ${when}`,
+  meetHere: 'here',
   mine: 'The one from here counts',
   theirs: 'Theirs counts, both stay',
   theirAnswer: 'Theirs counts',
