@@ -1,4 +1,5 @@
 import type { BowPiece } from '@/core/bow';
+import { PERSON_RULES } from '@/core/job';
 import { KIT_LINES } from '@/core/kit';
 import { NO_SHOP_STEPS, USUAL_STATIONS } from '@/core/bench';
 import { USUAL_SCHOOLS } from '@/core/setup';
@@ -57,6 +58,7 @@ export function seedDemo(db: Db): void {
     units: TRADE_UNITS,
     loopCounts: false,
     lockAfterMin: 30,
+    persons: PERSON_RULES,
     kit: { ...KIT_LINES, weights: {} },
     quote: { taxPct: 19, depositPct: 30, validDays: 14, hourCents: 4800 },
     schools: USUAL_SCHOOLS,

@@ -1,4 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
+import { ArcherBundleSchema } from '@/contracts/archer-bundle';
 import { bowFormatPage } from '@/contracts/bow-csv';
 import { partFormatPage, partSchemas } from '@/contracts/part-csv';
 import { FirstSheetSchema } from '@/contracts/first-sheet';
@@ -13,10 +14,11 @@ const publish = (name: string, schema: object) =>
   );
 publish('build-sheet.schema.json', SheetSchema);
 publish('build-sheet-1.schema.json', FirstSheetSchema);
+publish('archer.schema.json', ArcherBundleSchema);
 publish('parts.schema.json', {
   title: 'Parts of the catalogue by slot, in SI and cents',
   definitions: partSchemas(),
 });
 writeFileSync('docs/formats/bows.md', bowFormatPage());
 writeFileSync('docs/formats/parts.md', partFormatPage());
-console.log('docs/formats: three schemas, bows.md and parts.md written');
+console.log('docs/formats: four schemas, bows.md and parts.md written');

@@ -18,7 +18,7 @@ export const CORE = [
   ['job'],
   ['quote', 'entries'],
   ['sheet'],
-  ['twin', 'elsewhere'],
+  ['twin', 'elsewhere', 'erase'],
 ];
 
 /** Layers of `src`. The interface reaches data and server through `app` alone. */
@@ -43,7 +43,7 @@ export const UI = [
   ['frame'],
   ['job'],
   ['parts', 'quote', 'calendar'],
-  ['shop', 'stages', 'orders', 'today', 'delivered', 'sheet', 'code', 'people'],
+  ['shop', 'stages', 'orders', 'today', 'delivered', 'sheet', 'code', 'people', 'archers'],
   ['first'],
 ];
 

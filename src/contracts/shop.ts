@@ -139,6 +139,13 @@ export const ShopRequest = Type.Object(
     closed: Type.Array(ClosedDay, { maxItems: 400 }),
     /** Minutes without a touch after which a tablet locks itself. */
     lockAfterMin: Type.Integer({ minimum: 1, maximum: 240 }),
+    persons: Type.Object(
+      {
+        adultFromYears: Type.Integer({ minimum: 14, maximum: 25 }),
+        keepYears: NullOr<number>({ type: 'integer', minimum: 1, maximum: 50 }),
+      },
+      strict,
+    ),
     kit: Type.Object(
       {
         thirdAxisPastM: Type.Unsafe<Metre>({ type: 'number', minimum: 10, maximum: 150 }),

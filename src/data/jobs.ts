@@ -117,6 +117,19 @@ export function archerById(db: Db, id: string): Archer | null {
   return row ? archerMapping.fromRow(row) : null;
 }
 
+/** Somebody of the same name who is reached the same way; null where nobody is. */
+export const archerLike = (
+  db: Db,
+  { name, phone, email }: Pick<Archer, 'name' | 'phone' | 'email'>,
+): string | null =>
+  (db
+    .prepare(
+      `SELECT id FROM archer WHERE name = @name AND erased_at IS NULL
+       AND ((phone <> '' AND phone = @phone) OR (email <> '' AND email = @email)) LIMIT 1`,
+    )
+    .pluck()
+    .get({ name, phone, email }) as string | undefined) ?? null;
+
 export function jobById(db: Db, id: string): Job | null {
   const row = db.prepare(`SELECT ${jobMapping.columnList} FROM job WHERE id = ?`).get(id);
   return row ? jobMapping.fromRow(row) : null;

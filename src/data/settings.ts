@@ -1,4 +1,4 @@
-import { QUOTE_TERMS, type Shop, type ShopSettings } from '@/core/job';
+import { PERSON_RULES, QUOTE_TERMS, type Shop, type ShopSettings } from '@/core/job';
 import { KIT_LINES } from '@/core/kit';
 import { NO_SHOP_STEPS, USUAL_STATIONS } from '@/core/bench';
 import { USUAL_SCHOOLS } from '@/core/setup';
@@ -23,6 +23,7 @@ export const NEW_SHOP: Shop = {
   hours: {},
   closed: [],
   lockAfterMin: 10,
+  persons: PERSON_RULES,
 };
 
 export function shopSettings(db: Db): Shop {

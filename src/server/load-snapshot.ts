@@ -23,7 +23,7 @@ export function loadSnapshot(jobId: string, from: Db = db()): JobSnapshot | null
   const { bow, bowHeld } = bowOf(from, job);
   return {
     job,
-    archer: withAge(archerById(from, job.archerId)!, shopDay(shop.timeZone)),
+    archer: withAge(archerById(from, job.archerId)!, shopDay(shop.timeZone), shop.persons),
     bow,
     bowHeld,
     parts: partsOf(from, jobId),

@@ -1,4 +1,5 @@
 import { db, dbPath, openedDb } from '@/data/db';
+import { overwriteErased } from '@/data/erase';
 import { hasShop, NoShop } from '@/data/no-shop';
 import { bePresent } from '@/data/presence';
 import { backupOnItsWay, keepBackups } from './backups';
@@ -19,7 +20,7 @@ function tried(work: () => unknown): void {
 /** Once for a process that serves the shop: threads, nightly backups, and word that it is open. */
 export function openShop(): void {
   // Made, or brought up to date, before anybody asks.
-  tried(() => db());
+  tried(() => overwriteErased(db()));
   startPool();
   if (hasShop(dbPath())) shopIsHere();
   keepBackups();

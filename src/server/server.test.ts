@@ -252,6 +252,7 @@ describe('with a shop', () => {
       timeZone: 'Europe/Oslo',
       loopCounts: true,
       lockAfterMin: 25,
+      persons: { adultFromYears: 20, keepYears: null },
       units: TRADE_UNITS,
       kit: {
         thirdAxisPastM: metre(50),

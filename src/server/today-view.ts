@@ -108,6 +108,7 @@ function comingBack(from: Db, timeZone: string, day: string): TodayView['comingB
     jobId,
     why: 'visit' as const,
   }));
+  const rules = shopSettings(from).persons;
   const growing = {
     since: since(GROWS_DAYS + ASKED_BACK_DAYS),
     // Nobody older grows; how old exactly is asked of each.
@@ -117,7 +118,8 @@ function comingBack(from: Db, timeZone: string, day: string): TodayView['comingB
     const archer = archerById(from, archerId);
     // Who was measured anew in a later job is asked back for that one.
     const due =
-      archer && remeasureDay(withAge(archer, day), readingsOf(from, jobId, null).fitReadings);
+      archer &&
+      remeasureDay(withAge(archer, day, rules), readingsOf(from, jobId, null).fitReadings);
     return due ? [{ day: due, name: archer.name, jobId, why: 'measure' as const }] : [];
   });
   return [...visits, ...measures]

@@ -7,6 +7,7 @@ import {
   firstTrialN,
   injuryNow,
   ofAgeGroup,
+  PERSON_RULES,
   remeasureDay,
   weightTrials,
   withAge,
@@ -33,11 +34,21 @@ describe('age from the birth date', () => {
     ['2008-11-26', '16to59', false],
     ['1966-11-26', 'from60', false],
   ])('born %s they are %s, a minor: %s', (birthDay, ageBand, minor) =>
-    expect(withAge(archer({ birthDay }), '2026-11-26')).toMatchObject({ ageBand, minor }),
+    expect(withAge(archer({ birthDay }), '2026-11-26', PERSON_RULES)).toMatchObject({
+      ageBand,
+      minor,
+    }),
+  );
+  test.each([
+    [20, '2006-11-27', true],
+    [20, '2006-11-26', false],
+    [16, '2010-11-26', false],
+  ])('of age from %d years, born %s: a minor %s', (adultFromYears, birthDay, minor) =>
+    expect(withAge(archer({ birthDay }), '2026-11-26', { adultFromYears }).minor).toBe(minor),
   );
   test('without one they are as they were put down', () => {
     const told = archer({ ageBand: 'from60', minor: false });
-    expect(withAge(told, '2026-11-26')).toBe(told);
+    expect(withAge(told, '2026-11-26', PERSON_RULES)).toBe(told);
   });
   test.each([
     ['2026-11-27', 'is past'],

@@ -1,7 +1,7 @@
 import { isChild, type AgeBand } from '../fit';
 import { addDays } from '../units';
 import { isMethod, type FitReading } from './fit-readings';
-import type { Archer } from './types';
+import type { Archer, PersonRules } from './types';
 
 const OLDEST_YEARS = 110;
 const YOUNGEST_YEARS = 3;
@@ -15,11 +15,19 @@ export function ageOn(birthDay: string, day: string): number {
 const bandOf = (years: number): AgeBand =>
   years < 12 ? 'under12' : years < 16 ? '12to15' : years < 60 ? '16to59' : 'from60';
 
-/** An archer as old as they are today, where the birth date is known; as they were put down otherwise. */
-export function withAge(archer: Archer, today: string): Archer {
+/**
+ * An archer as old as they are today, where the birth date is known; as they were put down otherwise.
+ *
+ * @param adultFromYears of age from this birthday on, as the shop has it.
+ */
+export function withAge(
+  archer: Archer,
+  today: string,
+  { adultFromYears }: Pick<PersonRules, 'adultFromYears'>,
+): Archer {
   if (archer.birthDay === null) return archer;
   const years = ageOn(archer.birthDay, today);
-  return { ...archer, ageBand: bandOf(years), minor: years < 18 };
+  return { ...archer, ageBand: bandOf(years), minor: years < adultFromYears };
 }
 
 /** Why a birth date cannot be one; null where it can. */

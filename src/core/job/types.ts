@@ -221,6 +221,8 @@ export interface Shop {
   readonly people: readonly string[];
   /** Minutes without a touch after which a tablet locks itself. */
   readonly lockAfterMin: number;
+  /** Ages and times that hang on where the shop stands. */
+  readonly persons: PersonRules;
   /** Lines of the kit, and how much a place counts where the shop sees it otherwise. */
   readonly kit: KitLines & { readonly weights: Partial<Record<Slot, number>> };
   readonly quote: QuoteTerms;
@@ -234,6 +236,16 @@ export interface Shop {
   readonly hours: Readonly<Record<string, WeekHours>>;
   readonly closed: readonly ClosedDay[];
 }
+
+/** What holds for people here; the law of the place, or the shop, says it. */
+export interface PersonRules {
+  /** Of age from this birthday on: before it a guardian is named. */
+  readonly adultFromYears: number;
+  /** Who was not here for so many years is proposed to be erased; null keeps them. */
+  readonly keepYears: number | null;
+}
+
+export const PERSON_RULES: PersonRules = { adultFromYears: 18, keepYears: 10 };
 
 /** What the settings hold of it; people are kept by themselves. */
 export type ShopSettings = Omit<Shop, 'people'>;

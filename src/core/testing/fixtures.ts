@@ -1,6 +1,7 @@
 import {
   NO_ARROWS,
   NO_WISHES,
+  PERSON_RULES,
   QUOTE_TERMS,
   type FitReading,
   type JobSnapshot,
@@ -24,6 +25,7 @@ export const aShop = (changes: Partial<Shop> = {}): Shop => ({
   loopCounts: false,
   people: ['T. Okoro'],
   lockAfterMin: 10,
+  persons: PERSON_RULES,
   kit: { ...KIT_LINES, weights: {} },
   quote: QUOTE_TERMS,
   schools: USUAL_SCHOOLS,

@@ -41,6 +41,8 @@ export const ROUTES: Readonly<Record<string, Rule>> = {
   '/shop/first': { GET: 'settings' },
   '/shop/people': { GET: 'people' },
   '/shop/done': { GET: 'people' },
+  '/archers': { GET: 'erase' },
+  '/archers/[archer]': { GET: 'erase' },
   '/sign-in': { GET: 'anybody' },
   '/open': { GET: 'anybody' },
 
@@ -54,6 +56,9 @@ export const ROUTES: Readonly<Record<string, Rule>> = {
   '/api/v1/session/pairing': { POST: 'anybody' },
   '/api/v1/session/owner': { POST: 'anybody' },
   '/api/v1/session/secret': { POST: 'look' },
+  '/api/v1/archers': { POST: 'enter' },
+  '/api/v1/archers/[archer]': { GET: 'erase', DELETE: 'erase' },
+  '/api/v1/archers/[archer]/bundle': { GET: 'erase' },
   '/api/v1/people': { POST: 'people' },
   '/api/v1/people/[person]': { PATCH: 'people' },
   '/api/v1/tablets': { POST: 'people' },

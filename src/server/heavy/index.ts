@@ -16,6 +16,7 @@ const LIMIT_MS: Readonly<Partial<Record<TaskName, number>>> = {
   // Years of a shop, with its pictures.
   wholeFile: 600_000,
   auditFile: 60_000,
+  archerFile: 60_000,
 };
 const USUAL_LIMIT_MS = 10_000;
 /** Memory of one thread, MB; the hardest packages take some 150. */

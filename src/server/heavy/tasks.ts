@@ -3,6 +3,7 @@ import type { PaperSize } from '@/core/flight';
 import { db } from '@/data/db';
 import { shopSettings } from '@/data/settings';
 import { auditFile } from '../access/audit';
+import { bundleFile, lookAtBundle } from '../archer-bundle';
 import { compute } from '../compute';
 import { cardFile, type CardWish } from '../card';
 import { closedDaysIn } from '../closed-days';
@@ -43,6 +44,8 @@ export const TASKS = {
   bowsFile: () => bowsFile(),
   auditFile: () => auditFile(),
   wholeFile: (madeAt: string) => wholeFile(madeAt),
+  archerFile: (archerId: string, madeAt: string) => bundleFile(archerId, madeAt),
+  archerLook: (bytes: Uint8Array) => lookAtBundle(bytes),
   registerFile: (asked: Readonly<Record<string, string>>) => registerFile(asked),
   bowFile: (text: string) => lookAtBows(text),
   plan: (input: CalendarInput) => firstPlan(input),

@@ -9,9 +9,10 @@ import { Choice } from '../fields/Choice';
 import { newKey } from '../keep/new-key';
 import { post } from '../keep/post';
 import { useKept } from '../keep/useKept';
-import { frame, meet } from '../words';
+import { archerWords, frame, meet } from '../words';
 import { Actions } from '../pieces/layout';
 import { Panel } from './Panel';
+import { takeInArcher } from './take-in-archer';
 import { useFind, type Found } from './useFind';
 import choiceCss from '../fields/Choice.module.css';
 import css from './NewJobDialog.module.css';
@@ -41,6 +42,15 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
     }
     setBusy(false);
     setTrouble(answer.message);
+  };
+  const takeIn = async (file: File | undefined) => {
+    if (!file) return;
+    setBusy(true);
+    const answer = await takeInArcher(file);
+    setBusy(false);
+    if ('trouble' in answer) return setTrouble(answer.trouble);
+    onClose();
+    router.push(`/jobs/${answer.jobId}/meet`);
   };
   const submit = () =>
     name.trim() === ''
@@ -94,6 +104,15 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
           </Button>
           <Button variant="text" onClick={onClose}>
             {frame.cancel}
+          </Button>
+          <Button variant="text" component="label" disabled={busy}>
+            {busy ? archerWords.taking : archerWords.take}
+            <input
+              type="file"
+              accept=".zip,application/zip"
+              hidden
+              onChange={(event) => void takeIn(event.target.files?.[0])}
+            />
           </Button>
         </Actions>
       </Stack>

@@ -11,6 +11,7 @@ import { Actions, Block, Questions } from '../pieces/layout';
 import { BackupSettings } from './BackupSettings';
 import { BenchSettings } from './BenchSettings';
 import { KitSettings } from './KitSettings';
+import { PersonSettings } from './PersonSettings';
 import { ShopText, UnitFields } from './ShopFields';
 import { TabletSettings } from './TabletSettings';
 import { plain, TypedField } from './TypedField';
@@ -69,6 +70,7 @@ export function ShopPage({ shop }: { shop: Shop }) {
               onRead={(lockAfterMin) => change({ lockAfterMin })}
             />
           </Block>
+          <PersonSettings rules={draft.persons} change={(persons) => change({ persons })} />
           <UnitFields draft={draft} change={change} />
           <TabletSettings />
           <BackupSettings />

@@ -36,6 +36,7 @@ export { kitPackages } from './kit-packages';
 export { stepWords } from './steps';
 export { deliveredWords } from './delivered';
 export { doorWords } from './door';
+export { archerWords } from './archers';
 export { waitingWords } from './waiting';
 export { openWords } from './open';
 export { firstWords } from './first';

@@ -11,6 +11,7 @@ export const pages = {
   first: 'Opening the shop',
   delivered: 'Bows that left',
   code: 'Read a card or sheet',
+  archers: 'What is known of a person',
 } as const;
 
 /** What is done with a file wherever the shop takes one in or gives one out. */

@@ -16,10 +16,11 @@ import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { dayText } from '../../fields/dates';
 import { useKeys } from '../../frame/useKeys';
+import { useShell } from '../../frame/useShell';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
 import { useStage } from '../../job/useStage';
-import { meet as w } from '../../words';
+import { archerWords, meet as w } from '../../words';
 import { Work } from '../../job/Work';
 import { Actions, Head, HeadEnd, Questions } from '../../pieces/layout';
 import { Key, Note } from '../../pieces/texts';
@@ -31,6 +32,7 @@ import css from './MeetStage.module.css';
 /** A conversation: one question after another, each with where its answer is used. */
 export function MeetStage() {
   const { snapshot } = useJob();
+  const { may } = useShell();
   const questions = conversation(snapshot);
   const { at, href } = useStage();
   // The open question stays open while it is answered; only Next, Later or a tap leave it.
@@ -95,6 +97,13 @@ export function MeetStage() {
           <Note kind="good">
             {w.done} <Link href={href('fit')}>{w.toFit}</Link>
           </Note>
+        )}
+        {may('erase') && (
+          <p className={css.known}>
+            <Link href={`/archers/${snapshot.archer.id}`} prefetch={false}>
+              {archerWords.link}
+            </Link>
+          </p>
         )}
       </Work>
       <Margin

@@ -1,0 +1,3 @@
+export * from './documents';
+export * from './types';
+export * from './words';
