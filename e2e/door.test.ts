@@ -1,34 +1,11 @@
 import { existsSync } from 'node:fs';
-import type { Page } from 'puppeteer-core';
 import { answered, click, find, pageText, reads, settled, visit } from './hands';
+import { arrived, choose, pairingCode, pin, signsIn, takesSample } from './opening';
 import { TestShop } from './shop';
 
 /** People, tablets and roles, as they are met in the browser. */
 
 const button = (name: string) => `aria/${name}[role="button"]`;
-async function pin(page: Page, digits: string): Promise<void> {
-  await find(page, '#door-secret');
-  for (const digit of digits) await click(page, `[aria-label="Digits"] [data-key="${digit}"]`);
-  await click(page, button('Sign in'));
-}
-const choose = async (page: Page, name: string) => {
-  await page.waitForFunction(
-    (wanted) =>
-      [...document.querySelectorAll('[data-part="people"] button')].some((one) =>
-        (one as HTMLElement).innerText.includes(wanted),
-      ),
-    {},
-    name,
-  );
-  await page.$$eval(
-    '[data-part="people"] button',
-    (all, wanted) => (all as HTMLElement[]).find((one) => one.innerText.includes(wanted))!.click(),
-    name,
-  );
-};
-const arrived = (page: Page, path: string) =>
-  page.waitForFunction((to) => location.pathname === to, { timeout: 30_000 }, path);
-
 describe('the demo shop', () => {
   let shop: TestShop;
   beforeAll(async () => (shop = await TestShop.open('demo')));
@@ -44,8 +21,7 @@ describe('the demo shop', () => {
     await visit(page, `${shop.url}/shop/parts?q=rest`);
     await reads(page, 'Who works here?');
     await reads(page, 'Learner · PIN 7193');
-    await choose(page, 'J. Imhoff');
-    await pin(page, '7194');
+    await signsIn(page, 'J. Imhoff', '7194');
     await reads(page, 'That is not the PIN or password');
     await pin(page, '7193');
     await arrived(page, '/shop/parts');
@@ -56,8 +32,7 @@ describe('the demo shop', () => {
   test('a learner reads and enters, and is told who may do the rest', async () => {
     const page = await door();
     await visit(page, shop.url);
-    await choose(page, 'J. Imhoff');
-    await pin(page, '7193');
+    await signsIn(page, 'J. Imhoff', '7193');
     await arrived(page, '/');
     await visit(page, `${shop.url}/shop`);
     await page.waitForSelector('#shop-phone');
@@ -76,8 +51,7 @@ describe('the demo shop', () => {
     await find(page, '[data-measure]');
     await page.type('[data-measure]', '25 3/8');
     await click(page, '#who');
-    await choose(page, 'M. Lindauer');
-    await pin(page, '1379');
+    await signsIn(page, 'M. Lindauer', '1379');
     await reads(page, 'M. Lindauer', '#who');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     expect(await page.$eval('[data-measure]', (node) => (node as HTMLInputElement).value)).toBe(
@@ -91,8 +65,7 @@ describe('the demo shop', () => {
     // The tablet is M. Lindauer’s now: whoever asked as T. Okoro from it is nobody.
     expect(fitReadings).toBeUndefined();
     await click(page, '#who');
-    await choose(page, 'T. Okoro');
-    await pin(page, '2580');
+    await signsIn(page, 'T. Okoro', '2580');
     await reads(page, 'T. Okoro', '#who');
     const cookies = await page.cookies();
     shop.keep(cookies);
@@ -118,8 +91,7 @@ describe('the demo shop', () => {
     await page.keyboard.press('n');
     expect(await pageText(page)).not.toContain('The archer’s name');
     expect((await shop.ask('/api/v1/find?q=Noor')).status).toBe(401);
-    await choose(page, 'T. Okoro');
-    await pin(page, '2580');
+    await signsIn(page, 'T. Okoro', '2580');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     await other.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     expect(await page.$eval('[data-measure]', (node) => (node as HTMLInputElement).value)).toBe(
@@ -130,11 +102,7 @@ describe('the demo shop', () => {
 
   test('a tablet is paired by a code shown once, works, and is out as soon as it is sent away', async () => {
     const page = await shop.page();
-    await visit(page, `${shop.url}/shop/people`);
-    await click(page, button('Pair a tablet'));
-    await find(page, '[data-part="code"]');
-    const code = await page.$eval('[data-part="code"]', (node) => (node as HTMLElement).innerText);
-    await click(page, button('Done'));
+    const code = await pairingCode(page, shop.url);
     // As if from another machine: through something that says so.
     const lane = await shop.page(1024, 768, false, { signedIn: false });
     await lane.setExtraHTTPHeaders({ 'x-forwarded-for': '192.0.2.9' });
@@ -144,8 +112,7 @@ describe('the demo shop', () => {
     await lane.type('#pair-code', code.toLowerCase());
     await lane.type('#pair-name', 'Lane');
     await click(lane, button('Pair this tablet'));
-    await choose(lane, 'M. Lindauer');
-    await pin(lane, '1379');
+    await signsIn(lane, 'M. Lindauer', '1379');
     await arrived(lane, '/calendar');
     await visit(page, `${shop.url}/shop/people`);
     await reads(page, 'Lane', '[data-part="tablets"]');
@@ -209,15 +176,7 @@ test('an empty machine is opened in the browser: owner, guide, sample, first job
     await page.waitForSelector('html[data-ready]');
     await page.click('#shop-name', { clickCount: 3 });
     await page.type('#shop-name', 'Am Wehr');
-    await click(page, button('Next'));
-    await reads(page, 'How numbers are written here');
-    for (const name of ['Money and tax', 'People', 'Stations and hours', 'Schools', 'Stock']) {
-      await click(page, button('Next'));
-      await reads(page, name, 'main h2');
-    }
-    await click(page, button('Put the sample in'));
-    await reads(page, 'Of the sample 12 bows');
-    await click(page, button('Next'));
+    await takesSample(page);
     await click(page, button('Open the first job'));
     await page.waitForSelector('#new-name');
     await page.type('#new-name', 'Nele Weber');

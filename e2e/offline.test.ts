@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { click, find, pageText, reads, settled, visit } from './hands';
+import { arrived, keptStage, pairingCode, pairs, sentAll, signsIn } from './opening';
 import { TestShop } from './shop';
 
 /** The lane out of reach of the shop's wireless: entries wait in the tablet and come back in order. */
@@ -13,15 +14,6 @@ afterAll(() => shop.close());
 const button = (name: string) => `aria/${name}[role="button"]`;
 const top = '[data-part="top"]';
 const waits = (page: Page, words: string) => reads(page, words, top);
-const sentAll = (page: Page) =>
-  page.waitForFunction(
-    () =>
-      !/wait|sent|ask/.test(
-        document.querySelector('[data-part="top"] [role="status"]')?.textContent ?? '',
-      ),
-    { timeout: 30_000 },
-  );
-
 /** Types a reading into the measuring field and takes it. */
 async function take(page: Page, text: string): Promise<void> {
   await find(page, '[data-measure]');
@@ -35,52 +27,18 @@ async function take(page: Page, text: string): Promise<void> {
 
 /** Another tablet, paired by a code, with somebody at it. */
 async function secondTablet(): Promise<Page> {
-  const owner = await shop.page();
-  await visit(owner, `${shop.url}/shop/people`);
-  await click(owner, button('Pair a tablet'));
-  await find(owner, '[data-part="code"]');
-  const code = await owner.$eval('[data-part="code"]', (node) => (node as HTMLElement).innerText);
+  const code = await pairingCode(await shop.page(), shop.url);
   const page = await shop.page(1024, 768, false, { signedIn: false, keepsPages: true });
-  await page.setExtraHTTPHeaders({ 'x-forwarded-for': '192.0.2.9' });
-  await visit(page, shop.url);
-  await find(page, '#pair-code');
-  await page.type('#pair-code', code);
-  await page.type('#pair-name', 'Lane');
-  await click(page, button('Pair this tablet'));
+  await pairs(page, shop.url, code, 'Lane');
   await signsIn(page, 'M. Lindauer', '1379');
-  await page.waitForFunction(() => location.pathname === '/', { timeout: 30_000 });
+  await arrived(page, '/');
   return page;
-}
-
-async function signsIn(page: Page, name: string, pin: string): Promise<void> {
-  await reads(page, name, '[data-part="people"]');
-  await page.$$eval(
-    '[data-part="people"] button',
-    (all, wanted) => (all as HTMLElement[]).find((one) => one.innerText.includes(wanted))!.click(),
-    name,
-  );
-  await find(page, '#door-secret');
-  for (const digit of pin) await click(page, `[aria-label="Digits"] [data-key="${digit}"]`);
-  await click(page, button('Sign in'));
-}
-
-/** The stage with everything it is drawn by, also without a connection. */
-async function keptStage(page: Page, jobId: string, stage: string): Promise<void> {
-  await visit(page, `${shop.url}/jobs/${jobId}/${stage}`);
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await page.reload({ waitUntil: 'load' });
-  await page.waitForFunction(
-    async (path) => Boolean(await caches.match(location.origin + path)),
-    { timeout: 30_000, polling: 500 },
-    `/jobs/${jobId}/${stage}`,
-  );
-  await find(page, 'html[data-ready]');
 }
 
 test('two tablets, one off line: what it took waits over reload and stage, comes in order, and both stay', async () => {
   const jobId = await shop.jobOf('Noor');
   const lane = await secondTablet();
-  await keptStage(lane, jobId, 'fit');
+  await keptStage(lane, shop.url, jobId, 'fit');
   const before = await shop.snapshot(jobId);
   await lane.setOfflineMode(true);
   await take(lane, '25 7/8');
@@ -124,7 +82,7 @@ test('another word on the same value is asked about; both are kept and the one c
   const jobId = await shop.jobOf('Ilse');
   const lane = await shop.page(1024, 768, false, { keepsPages: true });
   const step = 'bench?step=peepHeight';
-  await keptStage(lane, jobId, 'bench');
+  await keptStage(lane, shop.url, jobId, 'bench');
   await visit(lane, `${shop.url}/jobs/${jobId}/${step}`);
   await find(lane, '[data-measure]');
   const label = await lane.$eval(
@@ -165,7 +123,7 @@ test('another word on the same value is asked about; both are kept and the one c
 test('the session is over when it comes back: who signs in sends it, who made it stays', async () => {
   const jobId = await shop.jobOf('Noor');
   const lane = await secondTablet();
-  await keptStage(lane, jobId, 'fit');
+  await keptStage(lane, shop.url, jobId, 'fit');
   await lane.setOfflineMode(true);
   await take(lane, '25 5/8');
   await waits(lane, '1 entry waits');

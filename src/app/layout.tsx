@@ -9,6 +9,7 @@ import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import '@/ui/theme/globals.css';
 import type { Shop } from '@/core/job';
 import { askerIn, type Asker } from '@/server/access/asker';
+import { erasedArchers } from '@/server/archers';
 import { openingHour } from '@/server/first-hour';
 import { shopOrSickness } from '@/server/shop';
 import type { Sickness } from '@/server/sick';
@@ -58,6 +59,7 @@ function Inside({
       shop={shop}
       someone={{ id: personId ?? '', name: by.name, rights: by.rights, mark, since }}
       hints={openingHour() !== null}
+      erased={erasedArchers()}
     >
       {children}
     </Shell>

@@ -37,6 +37,10 @@ export const erasedAt = (db: Db, archerId: string): string | null =>
   (db.prepare('SELECT erased_at FROM archer WHERE id = ?').pluck().get(archerId) as
     string | null | undefined) ?? null;
 
+/** How many were erased: tablets that knew of fewer forget the pages they kept. */
+export const erasedCount = (db: Db): number =>
+  db.prepare('SELECT count(*) FROM archer WHERE erased_at IS NOT NULL').pluck().get() as number;
+
 /** Somebody who was not here for long. */
 export interface LongGone {
   readonly archerId: string;

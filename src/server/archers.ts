@@ -8,6 +8,7 @@ import { db, type Db } from '@/data/db';
 import {
   eraseArcher,
   erasedAt,
+  erasedCount,
   heldOfArcher,
   longGone,
   overwriting,
@@ -44,6 +45,9 @@ export function knownArcher(archerId: string, on: Db = db()): KnownArcher {
     erasedAt: erasedAt(on, archerId),
   };
 }
+
+/** How many people were erased here. */
+export const erasedArchers = (on: Db = db()): number => erasedCount(on);
 
 /** Shown at once; whoever has more sees the rest as these are done. */
 const MOST_LONG_GONE = 100;

@@ -16,6 +16,7 @@ BEGIN SELECT RAISE(ABORT, 'a quote is never changed; a new one is given'); END;
 
 -- When somebody asked for it; null while the shop knows who they are.
 ALTER TABLE archer ADD COLUMN erased_at TEXT;
+CREATE INDEX archer_erased ON archer (erased_at) WHERE erased_at IS NOT NULL;
 DROP INDEX job_archer;
 CREATE INDEX job_archer ON job (archer_id, created_at, delivered_at);
 

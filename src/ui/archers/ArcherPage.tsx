@@ -3,35 +3,40 @@ import { useState } from 'react';
 import Link from 'next/link';
 import Button from '@mui/material/Button';
 import type { KnownArcher } from '@/core/erase';
+import { BUILDS, EXPERIENCES, EYE_HANDLINGS } from '@/core/fit';
+import { AGE_GROUPS, ageGroupOf, type Archer } from '@/core/job';
 import { PageHead } from '../frame/PageHead';
 import { whenText } from '../fields/dates';
 import { Actions, Block, Rows } from '../pieces/layout';
 import { Page } from '../pieces/Page';
 import { Text } from '../pieces/Text';
 import { Note } from '../pieces/texts';
-import { archerWords as w } from '../words';
+import { archerWords as w, meet } from '../words';
 import { EraseForm } from './EraseForm';
 import css from './archers.module.css';
 
 type Field = keyof typeof w.fields;
+type Named = readonly { readonly id: string; readonly name: string }[];
 
-const told = (value: string | boolean | null): string =>
-  value === true
-    ? w.yes
-    : value === false
-      ? w.no
-      : (value ?? '').replace(/[A-Z]/g, (sign) => ` ${sign.toLowerCase()}`);
+/** What the conversation calls the answers of a question. */
+const ANSWERS: Readonly<Partial<Record<Field, Named>>> = {
+  hand: meet.hands,
+  dominantEye: meet.eyes,
+  eyeHandling: EYE_HANDLINGS,
+  build: BUILDS,
+  experience: EXPERIENCES,
+  injured: meet.injuredOptions,
+  release: meet.releases,
+  wall: meet.walls,
+};
 
-/** Names and words of somebody's own stand as they are. */
-const OWN: readonly Field[] = [
-  'name',
-  'phone',
-  'email',
-  'guardianName',
-  'guardianPhone',
-  'injury',
-  'eyesight',
-];
+/** An answer in words; empty where nothing was told. */
+function told(archer: Archer, field: Field): string {
+  if (field === 'ageBand') return AGE_GROUPS.find(({ id }) => id === ageGroupOf(archer))!.name;
+  const value = archer[field];
+  if (typeof value === 'boolean') return value ? w.yes : w.no;
+  return ANSWERS[field]?.find(({ id }) => id === value)?.name ?? value ?? '';
+}
 
 /** Everything known of one person; given to them, or erased. */
 export function ArcherPage({
@@ -59,7 +64,7 @@ export function ArcherPage({
         )}
         <dl className={css.facts} data-part="facts">
           {(Object.keys(w.fields) as Field[]).map((field) => {
-            const text = OWN.includes(field) ? String(archer[field]) : told(archer[field]);
+            const text = told(archer, field);
             return (
               <div key={field}>
                 <dt>{w.fields[field]}</dt>
@@ -90,7 +95,7 @@ export function ArcherPage({
               </li>
             ))}
           </Rows>
-          <p>
+          <p className={css.held}>
             <Text soft as="span">
               {w.held}:
             </Text>{' '}

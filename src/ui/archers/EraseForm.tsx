@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import type { KnownArcher } from '@/core/erase';
 import { TextField } from '../fields/TextField';
 import { forgetPages } from '../keep/forget-pages';
@@ -8,6 +9,7 @@ import { post } from '../keep/post';
 import { Actions, Block } from '../pieces/layout';
 import { Note } from '../pieces/texts';
 import { archerWords as w } from '../words';
+import css from './archers.module.css';
 
 /** Erases a person once their name was written. */
 export function EraseForm({
@@ -32,11 +34,14 @@ export function EraseForm({
   return (
     <Block data-part="erase">
       <h2>{w.erase}</h2>
-      {w.eraseSays.map((sentence) => (
-        <p key={sentence}>{sentence}</p>
-      ))}
-      {open.length > 0 && <Note>{w.eraseOpen(open.map(({ number }) => number).join(', '))}</Note>}
+      <Stack spacing={1.5}>
+        {w.eraseSays.map((sentence) => (
+          <p key={sentence}>{sentence}</p>
+        ))}
+        {open.length > 0 && <Note>{w.eraseOpen(open.map(({ number }) => number).join(', '))}</Note>}
+      </Stack>
       <form
+        className={css.eraseForm}
         noValidate
         onSubmit={(event) => {
           event.preventDefault();

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import type { Shop } from '@/core/job';
 import { Dress } from './Dress';
 import { useServiceWorker } from '../keep/connection';
+import { useForgetErased } from '../keep/forget-pages';
 import { useNewestSomeone } from '../keep/newest-someone';
 import { useSender } from '../keep/sender';
 import { useDialog } from './useDialog';
@@ -16,11 +17,14 @@ export function Shell({
   shop,
   someone: ofPage,
   hints = false,
+  erased = 0,
   children,
 }: {
   shop: Shop;
   someone: Someone;
   hints?: boolean;
+  /** How many people were erased in this shop. */
+  erased?: number;
   children: ReactNode;
 }) {
   const someone = useNewestSomeone(ofPage);
@@ -35,6 +39,7 @@ export function Shell({
   usePageKeys();
   useServiceWorker();
   useSender();
+  useForgetErased(erased);
   useKeys({ '/': () => open('find'), n: () => open('new'), '?': () => open('keys') });
   useEffect(() => {
     // From here on keys and taps are heard; what drives the page from outside waits for it.

@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { eraseSeen } from './waiting-store';
 
 /**
@@ -18,4 +19,21 @@ export function forgetPages(): void {
     )
     // Where the browser keeps nothing there is nothing to forget.
     .catch(() => undefined);
+}
+
+const ERASED = 'waffenrad.erased';
+
+/** Where people were erased since this browser looked last, what it kept of them goes too. */
+export function useForgetErased(erased: number): void {
+  useEffect(() => {
+    try {
+      const known = Number(window.localStorage.getItem(ERASED) ?? 0);
+      // A page from before knows of fewer: it is itself what goes.
+      if (erased <= known) return;
+      window.localStorage.setItem(ERASED, String(erased));
+      forgetPages();
+    } catch {
+      // Where nothing is kept there is nothing to forget.
+    }
+  }, [erased]);
 }

@@ -4,6 +4,7 @@ import { useShell } from '../frame/useShell';
 import { Block, Questions } from '../pieces/layout';
 import { archerWords as w } from '../words';
 import { plain, TypedField } from './TypedField';
+import css from './PersonSettings.module.css';
 
 /** Ages and times that hang on where the shop stands. */
 export function PersonSettings({
@@ -38,7 +39,7 @@ export function PersonSettings({
         />
       </Questions>
       {may('erase') && (
-        <p>
+        <p className={css.long}>
           <Link href="/archers" prefetch={false}>
             {w.long}
           </Link>

@@ -40,6 +40,10 @@ export const buttons: Components = {
     },
     variants: [
       {
+        props: { variant: 'outlined', color: 'error' },
+        style: { borderColor: 'var(--brick)', color: 'var(--brick)' },
+      },
+      {
         props: { variant: 'plain' },
         style: {
           minHeight: 44,
