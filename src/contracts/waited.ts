@@ -18,7 +18,11 @@ export const Waited = Type.Object(
     mark: Type.String({ minLength: 20, maxLength: 100, pattern: '^[\\w-]+$' }),
     /** How long ago, by the tablet’s own clock; left out where that clock was set back since. */
     ageS: Type.Optional(Type.Number({ minimum: 0, maximum: LONGEST_WAIT_DAYS * 86_400 })),
-    saw: Type.Object(Seen, strict),
+    /** The bow it was made with; another one meanwhile is asked about. */
+    saw: Type.Object(
+      { ...Seen, bowId: Type.Union([Type.String({ maxLength: 60 }), Type.Null()]) },
+      strict,
+    ),
     /** Where it met another one: what was answered, and how far the job stood then. */
     asked: Type.Optional(Type.Object({ ...Seen, counts: OneOf('this', 'theirs', 'now') }, strict)),
   },

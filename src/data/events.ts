@@ -60,9 +60,14 @@ export const addEvent = (db: Db, event: NewEvent): number =>
       ).lastInsertRowid,
   );
 
+/** The entry that was kept with this key; null where none was. */
+export const entryOfKey = (db: Db, jobId: string, key: string): number | null =>
+  (db.prepare('SELECT id FROM job_event WHERE job_id = ? AND key = ?').pluck().get(jobId, key) as
+    number | undefined) ?? null;
+
 /** Whether a command with this key was kept already. */
 export const hasCommand = (db: Db, jobId: string, key: string): boolean =>
-  db.prepare('SELECT 1 FROM job_event WHERE job_id = ? AND key = ?').pluck().get(jobId, key) === 1;
+  entryOfKey(db, jobId, key) !== null;
 
 /** Entries of a job after a version: those sent by this outbox, and those of everybody else. */
 export function entriesSince(

@@ -24,7 +24,7 @@ const take = (key: string, entered: string, more: object = {}): Body => ({
   name: 'takeReadings',
   readings: [{ key, entered, ...more }],
 });
-const saw = ({ job: { version }, readings, fitReadings }: JobSnapshot) => ({
+const stood = ({ job: { version }, readings, fitReadings }: JobSnapshot) => ({
   version,
   seq: Math.max(0, ...readings.map(({ seq }) => seq), ...fitReadings.map(({ seq }) => seq)),
 });
@@ -45,7 +45,12 @@ const late = (command: Body, { ageS = 0, asked, key, from = job }: Late = {}): J
       who: 'T. Okoro',
       key: key ?? `lane.entry-${++keys}`,
       command,
-      waited: { mark: MARK, ageS, saw: saw(from), ...(asked ? { asked } : {}) },
+      waited: {
+        mark: MARK,
+        ageS,
+        saw: { ...stood(from), bowId: from.job.bowId },
+        ...(asked ? { asked } : {}),
+      },
     },
     db,
   );
@@ -152,7 +157,7 @@ describe('two tablets that say different things', () => {
     minute(30);
     return problemOf(() => late(take('peepHeight', '142mm'), { from: before, ageS: 20 * 60 }));
   };
-  const asked = (counts: string) => ({ ...saw(job), counts });
+  const asked = (counts: string) => ({ ...stood(job), counts });
 
   test('are asked about, with both; nothing is saved before', () => {
     const problem = meet();
@@ -255,6 +260,19 @@ describe('two tablets that say different things', () => {
     // The same word from both is none.
     expect(late(answers({ furthestM: 50 }), { from: seen }).job.furthestM).toBe(50);
   });
+});
+
+test('taken on a bow that was put back meanwhile it says nothing of the new one, unless somebody says so', () => {
+  insertBow(db, aBow({ id: 'other', model: 'Andere 33' }));
+  const before = job;
+  send({ name: 'chooseBow', bowId: 'other', reason: 'a test' });
+  const late_ = (asked?: object) =>
+    late(take('peepHeight', '142mm'), { from: before, ageS: 60, ...(asked ? { asked } : {}) });
+  expect(problemOf(() => late_()).reason).toBe('other-bow');
+  // What is the archer’s has nothing to do with it.
+  expect(late(take('armSpan', '180cm'), { from: before }).fitReadings).toHaveLength(1);
+  const after = late_({ ...stood(job), counts: 'now' });
+  expect(after.readings.at(-1)).toMatchObject({ key: 'peepHeight' });
 });
 
 describe('what does not wait', () => {

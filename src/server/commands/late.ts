@@ -47,6 +47,13 @@ export function placeOfLate(command: Command, ground: Ground): number | null {
   const entry = taken(command.name, command as never, snapshot);
   // What is refused now is refused by the entry itself, with its reason.
   const rows = entry.ok ? entry.rows.filter(({ retracts }) => retracts === null) : [];
+  const ofBow = rows.some(({ bowId }) => bowId !== null);
+  if (ofBow && waited.saw.bowId !== snapshot.job.bowId && asked?.counts !== 'now')
+    throw toAsk(ground, 'other-bow', [], {
+      title: 'Another bow was chosen meanwhile',
+      detail:
+        'The job has another bow now than when this was taken. It says nothing of the new one, unless it was taken on it.',
+    });
   const others = sinceOfOthers(ground);
   const same = others.filter((other) => rows.some((row) => isSame(row, other)));
   const open = same.filter(({ seq, counts }) => counts && seq > (asked?.seq ?? 0));

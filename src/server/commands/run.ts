@@ -21,7 +21,7 @@ import { SLOTS } from '@/core/kit';
 import { partKey } from '@/core/setup';
 import { db, type Db } from '@/data/db';
 import { claimVersion, jobById, partsOf } from '@/data/jobs';
-import { addEvent, eventsSince, hasCommand } from '@/data/events';
+import { addEvent, entryOfKey, eventsSince, hasCommand } from '@/data/events';
 import { appendReading } from '@/data/records';
 import { type TSchema } from '@sinclair/typebox';
 import type { Waited } from '@/contracts/waited';
@@ -185,10 +185,20 @@ const conflict = (on: Db, jobId: string, version: number, snapshot: JobSnapshot)
     snapshot,
   });
 
+interface Saved {
+  readonly saved: boolean;
+  /** The entry, to be taken back by; null where it was not kept. */
+  readonly event: number | null;
+  /** Of the job as it stands. */
+  readonly version: number;
+}
+
 /** Whether the command with this key was kept: asked after a break in the connection. */
-export function wasSaved(jobId: string, key: string | null, on: Db = db()): { saved: boolean } {
-  if (!jobById(on, jobId)) throw notFound('job');
+export function wasSaved(jobId: string, key: string | null, on: Db = db()): Saved {
+  const job = jobById(on, jobId);
+  if (!job) throw notFound('job');
   if (!key || key.length > 60)
     throw invalid([{ pointer: '/key', detail: 'is the key of a command, 8 to 60 letters' }]);
-  return { saved: hasCommand(on, jobId, key) };
+  const event = entryOfKey(on, jobId, key);
+  return { saved: event !== null, event, version: job.version };
 }

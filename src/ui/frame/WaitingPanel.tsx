@@ -4,8 +4,8 @@ import Stack from '@mui/material/Stack';
 import { whenText } from '../fields/dates';
 import { WithFractions } from '../fields/Figure';
 import { useConnected } from '../keep/connection';
-import { changeWaiting, takeOut, useWaiting } from '../keep/outbox';
-import type { Waiting } from '../keep/waiting-store';
+import { changeWaiting, giveUp, takeOut, useWaiting } from '../keep/outbox';
+import type { Stuck, Waiting } from '../keep/waiting-store';
 import { Actions, Rows } from '../pieces/layout';
 import { Note } from '../pieces/texts';
 import { Text } from '../pieces/Text';
@@ -50,13 +50,13 @@ function Row({ entry }: { entry: Waiting }) {
         { id: 'out', name: w.takeOut },
       ],
     });
-    if (answer === 'out') await takeOut(entry.id);
+    if (answer === 'out') await giveUp(entry.id);
   };
   return (
     <li className={css.row}>
       <span className={css.what}>
         <b>
-          <WithFractions text={summary} />
+          <WithFractions text={entry.unwanted ? w.unwanted(summary) : summary} />
         </b>{' '}
         <Text soft as="span">
           {jobName} · {w.by(who, whenText(at, shop.timeZone, today))}
@@ -65,9 +65,11 @@ function Row({ entry }: { entry: Waiting }) {
       {stuck ? (
         <Answers entry={entry} onOut={() => void out()} />
       ) : (
-        <Button variant="text" size="small" onClick={() => void out()}>
-          {w.takeOut}
-        </Button>
+        !entry.unwanted && (
+          <Button variant="text" size="small" onClick={() => void out()}>
+            {w.takeOut}
+          </Button>
+        )
       )}
       {asking}
     </li>
@@ -80,7 +82,7 @@ function Answers({ entry, onOut }: { entry: Waiting; onOut: () => void }) {
   const { stuck: _, ...free } = entry;
   const { reason, message, meets, stood } = entry.stuck!;
   const answered = (counts: 'this' | 'theirs' | 'now') =>
-    void changeWaiting({ ...free, ...(stood ? { asked: { ...stood, counts } } : {}) });
+    void changeWaiting({ ...free, ...(stood ? { asked: { ...stoodOf(stood), counts } } : {}) });
   const isAnswer = entry.command.name === 'setAnswers';
   return (
     <Stack spacing={1.5} className={css.answers}>
@@ -116,7 +118,7 @@ function Answers({ entry, onOut }: { entry: Waiting; onOut: () => void }) {
             </Button>
           </>
         )}
-        {reason === 'handed-over-meanwhile' && (
+        {(reason === 'handed-over-meanwhile' || reason === 'other-bow') && (
           <Button variant="outlined" onClick={() => answered('now')}>
             {w.now}
           </Button>
@@ -142,4 +144,13 @@ function Answers({ entry, onOut }: { entry: Waiting; onOut: () => void }) {
   );
 }
 
-const KNOWN = ['entries-meet', 'archer-changed', 'handed-over-meanwhile', 'not-made-then'];
+const KNOWN = [
+  'entries-meet',
+  'archer-changed',
+  'handed-over-meanwhile',
+  'other-bow',
+  'not-made-then',
+];
+
+/** How far the job stood when it was asked. */
+const stoodOf = ({ version, seq }: NonNullable<Stuck['stood']>) => ({ version, seq });

@@ -153,7 +153,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       const url = `/api/v1/jobs/${jobId}/commands`;
       const answer = await post<JobSnapshot>(url, body, 'POST', waits ? PATIENT : {});
       // With the same key: should it have been kept and only the answer lost, it counts once.
-      if (!answer.ok && answer.status === 0 && waits) return putAside(sending);
+      if (!answer.ok && answer.status === 0 && waits) return putAside({ ...sending, tried: true });
       if (!answer.ok && answer.status === 0) {
         // It may have been kept and only the answer lost: asked as soon as the program answers again.
         setTrouble(frame.lost);

@@ -4,7 +4,7 @@ import type { Command } from '@/contracts/commands';
 import { isAdding, isWaiting, taken, waitingOf, withWaiting } from '@/core/entries';
 import type { JobSnapshot } from '@/core/job';
 import { useShell } from '../frame/useShell';
-import { onSaved, putAside, takeOut, useWaiting, waitingNow } from '../keep/outbox';
+import { giveUp, onSaved, putAside, useWaiting, waitingNow } from '../keep/outbox';
 import type { Trouble } from '../keep/post';
 import { stoodAt } from '../keep/sender';
 import { readSeen, writeSeen, type Waiting } from '../keep/waiting-store';
@@ -12,6 +12,8 @@ import { frame, waitingWords as w } from '../words';
 import type { Stage } from '@/core/setup';
 
 interface Sending {
+  /** It was sent and no answer came: it may be saved. */
+  readonly tried?: boolean;
   readonly command: Command;
   readonly key: string;
   readonly stage: Stage | null;
@@ -28,7 +30,7 @@ interface WaitingEntries {
 }
 
 const ofJob = (jobId: string, all: readonly Waiting[]) =>
-  all.filter((entry) => entry.jobId === jobId);
+  all.filter((entry) => entry.jobId === jobId && !entry.unwanted);
 
 /** How an entry that is no reading is called while it waits. */
 const nameOf = (command: Command): string =>
@@ -98,7 +100,7 @@ export function useWaitingEntries(
   useEffect(() => void writeSeen(saved), [saved]);
 
   const aside = useCallback(
-    async ({ command, key, stage }: Sending): Promise<Trouble | null> => {
+    async ({ command, key, stage, tried = false }: Sending): Promise<Trouble | null> => {
       const now = shownNow();
       let summary = nameOf(command);
       if (isAdding(command.name)) {
@@ -123,6 +125,7 @@ export function useWaitingEntries(
         madeMs: Date.now(),
         at: clock(),
         saw: stoodAt(newest.current),
+        ...(tried ? { tried } : {}),
       });
       return kept ? null : { message: frame.notSaved, pointer: '' };
     },
@@ -130,9 +133,9 @@ export function useWaitingEntries(
   );
 
   const takesOut = useCallback(async (command: Command): Promise<boolean> => {
-    if (command.name === 'undo' && (command.event ?? 0) < 0) await takeOut(-command.event!);
+    if (command.name === 'undo' && (command.event ?? 0) < 0) await giveUp(-command.event!);
     else if (command.name === 'discardReading' && isWaiting(command.seq))
-      await takeOut(waitingOf(command.seq));
+      await giveUp(waitingOf(command.seq));
     else return false;
     return true;
   }, []);
@@ -142,6 +145,6 @@ export function useWaitingEntries(
 /** Readings that were not sent yet and are said to be wrong go with their entry; the others are told by number. */
 export async function withoutWaiting(command: Command): Promise<Command> {
   if (command.name !== 'takeReadings' || !command.instead?.some(isWaiting)) return command;
-  for (const id of new Set(command.instead.filter(isWaiting).map(waitingOf))) await takeOut(id);
+  for (const id of new Set(command.instead.filter(isWaiting).map(waitingOf))) await giveUp(id);
   return { ...command, instead: command.instead.filter((seq) => !isWaiting(seq)) };
 }

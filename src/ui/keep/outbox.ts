@@ -62,6 +62,15 @@ export async function takeOut(id: number, saved: JobSnapshot | null = null): Pro
   tellOthers();
 }
 
+/** Somebody takes it back. What may be saved already stays until that is known. */
+export async function giveUp(id: number): Promise<void> {
+  const entry = waiting.find((other) => other.id === id);
+  if (!entry) return;
+  if (!entry.tried) return takeOut(id);
+  const { stuck: _, ...free } = entry;
+  await changeWaiting({ ...free, unwanted: true });
+}
+
 export const waitingNow = (): readonly Waiting[] => waiting;
 
 const subscribe = (listener: () => void) => {

@@ -2,7 +2,15 @@ import 'fake-indexeddb/auto';
 import { act } from '@testing-library/react';
 import { aReading, aSnapshot } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
-import { changeWaiting, lookAtWaiting, onSaved, putAside, takeOut, waitingNow } from './outbox';
+import {
+  changeWaiting,
+  giveUp,
+  lookAtWaiting,
+  onSaved,
+  putAside,
+  takeOut,
+  waitingNow,
+} from './outbox';
 import { bodyOf, nextToSend, sendWaiting, stoodAt } from './sender';
 import { readSeen, writeSeen, type Waiting } from './waiting-store';
 
@@ -17,7 +25,7 @@ const entry = (changes: Partial<Waiting> = {}): Omit<Waiting, 'id'> => ({
   mark: 'the-mark-of-their-session',
   madeMs: 1_000_000,
   at: '2026-11-24T09:00:00.000Z',
-  saw: { version: 4, seq: 9 },
+  saw: { version: 4, seq: 9, bowId: null },
   ...changes,
 });
 type Answer = { status: number; body: unknown } | 'nobody';
@@ -59,7 +67,11 @@ test('what waits is sent in its order, says how old it is and who made it, and g
         stage: 'fit',
         key: 'ab.first-of-all',
         command: entry().command,
-        waited: { mark: 'the-mark-of-their-session', ageS: 90, saw: { version: 4, seq: 9 } },
+        waited: {
+          mark: 'the-mark-of-their-session',
+          ageS: 90,
+          saw: { version: 4, seq: 9, bowId: null },
+        },
       },
     ],
     ['/api/v1/jobs/j1/commands', expect.objectContaining({ key: 'ab.second-one' })],
@@ -107,7 +119,7 @@ test('one that asks holds those behind it on its job, not those of others', asyn
     reason: 'entries-meet',
     message: 'Which?',
     meets,
-    stood: { version: 9, seq: 44 },
+    stood: { version: 9, seq: 44, bowId: null },
   });
   expect(nextToSend(waitingNow())).toBeNull();
   // Answered, both go.
@@ -116,6 +128,30 @@ test('one that asks holds those behind it on its job, not those of others', asyn
   serve(saved(10), saved(11));
   await act(sendWaiting);
   expect(sent[0]!.body.waited).toMatchObject({ asked: { version: 9, seq: 44, counts: 'theirs' } });
+  expect(keys()).toEqual([]);
+});
+
+test('taken back while it is not known whether it was saved: if it was, it is taken back there', async () => {
+  for (const event of [77, null]) {
+    await putAside(entry({ key: 'ab.maybe-saved', tried: true }));
+    await giveUp(waitingNow()[0]!.id);
+    expect(waitingNow()[0]).toMatchObject({ unwanted: true });
+    const undone: object[] = [];
+    global.fetch = jest.fn(async (url: string, init?: { body?: string }) => {
+      if (init?.body) undone.push(JSON.parse(init.body));
+      else if (url.includes('?key='))
+        return { ok: true, json: async () => ({ saved: event !== null, event, version: 8 }) };
+      return { ok: true, status: 200, json: async () => aSnapshot({ job: { version: 9 } }) };
+    }) as never;
+    await act(sendWaiting);
+    expect(undone).toEqual(
+      event === null ? [] : [{ version: 8, command: { name: 'undo', event } }],
+    );
+    expect(keys()).toEqual([]);
+  }
+  // Never sent, it simply goes.
+  await putAside(entry());
+  await giveUp(waitingNow()[0]!.id);
   expect(keys()).toEqual([]);
 });
 
@@ -145,6 +181,7 @@ test('a job is kept as last seen; an older one does not come over a newer', asyn
   expect(stoodAt(aSnapshot({ job: { version: 2 } }))).toEqual({
     version: 2,
     seq: 0,
+    bowId: null,
   });
 });
 

@@ -2,6 +2,7 @@
 import { useEffect } from 'react';
 import type { Meet, Waited } from '@/contracts/waited';
 import type { JobSnapshot } from '@/core/job';
+import { askShop } from './ask-shop';
 import { isConnected, onConnection } from './connection';
 import { useDoorEvents } from './door-events';
 import { changeWaiting, lookAtWaiting, onWaiting, takeOut, waitingNow } from './outbox';
@@ -13,6 +14,7 @@ const PATIENT = { patienceMs: 20_000 };
 
 /** How far a job stands for who looks at it. */
 export const stoodAt = ({ job, readings, fitReadings }: JobSnapshot): Waited['saw'] => ({
+  bowId: job.bowId,
   version: job.version,
   seq: Math.max(0, ...readings.map(({ seq }) => seq), ...fitReadings.map(({ seq }) => seq)),
 });
@@ -44,9 +46,34 @@ export function bodyOf(entry: Waiting, now: number) {
 
 type Sent = 'saved' | 'stuck' | 'later' | 'locked';
 
-async function sendOne(entry: Waiting): Promise<Sent> {
-  const url = `/api/v1/jobs/${entry.jobId}/commands`;
-  const answer = await post<JobSnapshot>(url, bodyOf(entry, Date.now()), 'POST', PATIENT);
+/** One that was taken back before it was known whether it is saved: if it is, it is taken back there. */
+async function takeBack(entry: Waiting, url: string): Promise<Sent> {
+  const response = await askShop(`${url}?key=${encodeURIComponent(entry.key)}`).catch(() => null);
+  if (response?.status === 401) return 'locked';
+  if (!response?.ok) return 'later';
+  const { event, version } = (await response.json()) as { event: number | null; version: number };
+  if (event === null) {
+    await takeOut(entry.id);
+    return 'saved';
+  }
+  const command = { name: 'undo', event };
+  return sent(entry, await post<JobSnapshot>(url, { version, command }, 'POST', PATIENT));
+}
+
+async function sendOne(waiting: Waiting): Promise<Sent> {
+  const url = `/api/v1/jobs/${waiting.jobId}/commands`;
+  if (waiting.unwanted) return takeBack(waiting, url);
+  const entry = { ...waiting, tried: true };
+  // Known before it goes: this page may end before its answer comes.
+  if (!waiting.tried) await changeWaiting(entry);
+  return sent(entry, await post<JobSnapshot>(url, bodyOf(entry, Date.now()), 'POST', PATIENT));
+}
+
+/** What becomes of an entry by its answer. */
+async function sent(
+  entry: Waiting,
+  answer: Awaited<ReturnType<typeof post<JobSnapshot>>>,
+): Promise<Sent> {
   if (answer.ok) {
     await takeOut(entry.id, answer.body);
     return 'saved';
@@ -80,9 +107,9 @@ export async function sendWaiting(): Promise<void> {
     for (;;) {
       const next = nextToSend(await lookAtWaiting());
       if (!next || !isConnected()) return;
-      const sent = await sendOne(next);
-      if (sent === 'locked') return;
-      if (sent === 'later') {
+      const became = await sendOne(next);
+      if (became === 'locked') return;
+      if (became === 'later') {
         timer ??= setTimeout(() => {
           timer = null;
           void sendWaiting();

@@ -31,6 +31,10 @@ export interface Waiting {
   /** As near as the tablet knows the shop’s, UTC instant. */
   readonly at: string;
   readonly saw: Waited['saw'];
+  /** It was sent once: it may be saved, only its answer was lost. */
+  readonly tried?: boolean;
+  /** Taken back while that is not known: taken back there as well, should it be. */
+  readonly unwanted?: boolean;
   readonly asked?: Waited['asked'];
   readonly stuck?: Stuck;
 }

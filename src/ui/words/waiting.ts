@@ -18,6 +18,8 @@ export const waitingWords = {
     'The shop’s program did not take an entry. What comes after it on the same bow waits until it is answered.',
   list: 'Entries that wait',
   by: (who: string, when: string) => `${who}, ${when}`,
+  unwanted: (summary: string) =>
+    `${summary}: taken back, as soon as it is known whether it was saved`,
   takeOut: 'Take it out',
   takeOutAsk: 'Take it out?',
   takeOutText: (summary: string) =>
