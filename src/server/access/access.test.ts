@@ -304,7 +304,10 @@ describe('who made what is sent later', () => {
     return { ada, known, headers, sends: at(cookies(known, kept.session), '10.0.0.7', now) };
   }
   const waited = (mark: string, min?: number) => ({
-    waited: { mark, ...(min === undefined ? {} : { ageS: min * 60 }) },
+    waited: {
+      ...{ mark, saw: { version: 1, seq: 0, bowId: null } },
+      ...(min === undefined ? {} : { ageS: min * 60 }),
+    },
   });
 
   test('is whoever was at this tablet then, with their rights; who sends it now is somebody else', async () => {
@@ -324,11 +327,17 @@ describe('who made what is sent later', () => {
     ['after they were gone', (ada: Asker) => waited(ada.mark, 5)],
     ['before they came', (ada: Asker) => waited(ada.mark, 55)],
     ['with a mark nobody had', () => waited('x'.repeat(43), 25)],
-    ['with a mark that is none', () => ({ waited: { mark: 5, ageS: 1500 } })],
   ])('is not said %s', async (_, body) => {
     const { ada, sends } = await takenOver();
     expect(problemOf(() => makerOf(body(ada), sends, db)).reason).toBe('not-made-then');
   });
+  test.each([5, null, 'x', [], { mark: 5 }, { ...waited('x'.repeat(43)).waited, ageS: 1e300 }])(
+    'what does not say it rightly is refused: %j',
+    async (said) => {
+      const { sends } = await takenOver();
+      expect(problemOf(() => makerOf({ waited: said }, sends, db)).status).toBe(400);
+    },
+  );
   test('is not said from another tablet, nor by somebody who is not signed in', async () => {
     const { ada, sends } = await takenOver();
     const elsewhere = { ...sends, tablet: { id: 'other', name: 'Lane' } };

@@ -1,9 +1,11 @@
+import { checker } from '@/contracts/ajv';
+import { Waited } from '@/contracts/waited';
 import { rightsOf, type By } from '@/core/people';
 import { db, type Db } from '@/data/db';
 import { personById } from '@/data/people';
 import { makerBy } from '@/data/tablets';
 import { now } from '../clock';
-import { Problem } from '../problem';
+import { invalid, Problem } from '../problem';
 import { signedOut, type Asker } from './asker';
 import { digest } from './secrets';
 
@@ -14,9 +16,7 @@ const SLACK_MS = 60_000;
 export const madeAt = (ageS: number | undefined): string =>
   new Date(now().getTime() - (ageS ?? 0) * 1000).toISOString();
 
-interface SaysWaited {
-  readonly waited?: { readonly mark?: unknown; readonly ageS?: unknown };
-}
+const checkWaited = checker(Waited);
 
 const notThen = (name: string | null) =>
   new Problem(403, 'not-made-then', 'Who made it cannot be said', {
@@ -32,13 +32,16 @@ const notThen = (name: string | null) =>
 export function makerOf(body: unknown, asker: Asker, on: Db = db()): By {
   const { by, tablet } = asker;
   if (!by) throw signedOut();
-  const waited = (body as SaysWaited | null)?.waited;
-  if (!waited) return by;
-  const { mark, ageS } = waited;
-  const maker = tablet && typeof mark === 'string' ? makerBy(on, digest(mark), tablet.id) : null;
+  const waited = (body as { readonly waited?: unknown } | null)?.waited;
+  if (waited === undefined) return by;
+  const checked = checkWaited(waited);
+  if (!checked.ok)
+    throw invalid(checked.errors.map((e) => ({ ...e, pointer: `/waited${e.pointer}` })));
+  const { mark, ageS } = checked.value;
+  const maker = tablet && makerBy(on, digest(mark), tablet.id);
   const person = maker && personById(on, maker.personId);
   if (!maker || !person) throw notThen(null);
-  const at = Date.parse(madeAt(typeof ageS === 'number' && ageS >= 0 ? ageS : undefined));
+  const at = Date.parse(madeAt(ageS));
   const ended = maker.endedAt === null ? Infinity : Date.parse(maker.endedAt);
   // Where the tablet cannot tell when it was made, that it was made in the session is all there is.
   const late = ageS !== undefined && at > ended + SLACK_MS;

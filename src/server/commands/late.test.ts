@@ -1,6 +1,6 @@
 import { aBow, anItem } from '@/core/testing/fixtures';
 import { withWaiting, type WaitingEntry } from '@/core/entries';
-import { derive, type JobSnapshot } from '@/core/job';
+import { derive, HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import { latest } from '@/core/setup';
 import { openDb, type Db } from '@/data/db';
 import { insertBow, insertItem } from '@/data/stock';
@@ -273,6 +273,26 @@ test('taken on a bow that was put back meanwhile it says nothing of the new one,
   expect(late(take('armSpan', '180cm'), { from: before }).fitReadings).toHaveLength(1);
   const after = late_({ ...stood(job), counts: 'now' });
   expect(after.readings.at(-1)).toMatchObject({ key: 'peepHeight' });
+});
+
+test('made before the bow was handed over and sent after, it stands on no sheet: it is asked about', () => {
+  const before = job;
+  minute(20);
+  for (const { id } of HANDOVER_CAUTIONS) send({ name: 'acknowledge', cautionId: id, yes: true });
+  send({ name: 'handOver', openReason: 'a test' });
+  minute(40);
+  const sent = (asked?: object) =>
+    late(take('peepHeight', '142mm'), { from: before, ageS: 30 * 60, ...(asked ? { asked } : {}) });
+  expect(problemOf(() => sent()).reason).toBe('handed-over-meanwhile');
+  const after = sent({ ...stood(job), counts: 'now' });
+  expect(after.readings.at(-1)).toMatchObject({
+    key: 'peepHeight',
+    at: '2026-11-24T09:40:00.000Z',
+  });
+  // Made after the handover it is an entry like any other.
+  expect(late(take('braceHeight', '165mm'), { from: job, ageS: 60 }).readings.at(-1)!.key).toBe(
+    'braceHeight',
+  );
 });
 
 describe('what does not wait', () => {
