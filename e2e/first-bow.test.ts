@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { assertSheet } from '@/contracts/sheet';
 import type { SheetDocument } from '@/core/sheet';
-import { click, find, keyboard, reads, settled, visit } from './hands';
+import { click, find, hits, keyboard, ON_THE_AIM, reads, settled, visit } from './hands';
 import { Journey } from './journey';
 import {
   arrived,
@@ -73,17 +73,7 @@ test('an empty machine to the first delivered bow, with two tablets, one of them
     await lane.reload({ waitUntil: 'load' });
     await reads(lane, '3 entries wait', top);
     await part('first');
-    for (const [right, up] of [
-      ['20', '-8'],
-      ['-16', '12'],
-      ['3', '19'],
-      ['-9', '-18'],
-    ] as const) {
-      await hands.fill('Right +, left −', right);
-      await hands.fill('High +, low −', up);
-      await lane.keyboard.press('Enter');
-    }
-    await reads(lane, '4 hits');
+    await hits(lane, ON_THE_AIM);
     await hands.press('aria/Confirm the distance 18 m[role="button"]');
     // What follows rests on what waits: the marks are there without the server.
     await reads(lane, 'Pin below 18 m');

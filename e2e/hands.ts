@@ -120,6 +120,28 @@ function padTaps(text: string): string[] {
   return taps;
 }
 
+/** Types the hits of a group, right and up in mm, one after another. */
+export async function hits(
+  page: Page,
+  all: readonly (readonly [right: string, up: string])[],
+): Promise<void> {
+  const hands = keyboard(page);
+  for (const [right, up] of all) {
+    await hands.fill('Right +, left −', right);
+    await hands.fill('High +, low −', up);
+    await page.keyboard.press('Enter');
+  }
+  await reads(page, `${all.length} hits`);
+}
+
+/** Four round the aim: they confirm the distance. */
+export const ON_THE_AIM = [
+  ['20', '-8'],
+  ['-16', '12'],
+  ['3', '19'],
+  ['-9', '-18'],
+] as const;
+
 export function fingers(page: Page): Hands {
   let tappedAt = 0;
   const tap = async (target: string) => {

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { assertSheet } from '@/contracts/sheet';
 import type { SheetDocument } from '@/core/sheet';
-import { find, fingers, keyboard, pageText, reads, settled } from './hands';
+import { find, fingers, hits, keyboard, ON_THE_AIM, pageText, reads, settled } from './hands';
 import { Journey } from './journey';
 import { TestShop } from './shop';
 
@@ -132,17 +132,7 @@ test('the same by keyboard only', async () => {
   await hands.press('[data-part="parts"] a[href*="part=speed"]');
   await hands.number('Arrow speed', await journey['valueFor']('arrowSpeed'));
   await hands.press('[data-part="parts"] a[href*="part=first"]');
-  for (const [right, up] of [
-    ['20', '-8'],
-    ['-16', '12'],
-    ['3', '19'],
-    ['-9', '-18'],
-  ] as const) {
-    await hands.fill('Right +, left −', right);
-    await hands.fill('High +, low −', up);
-    await page.keyboard.press('Enter');
-  }
-  await reads(page, '4 hits');
+  await hits(page, ON_THE_AIM);
   await hands.press('aria/Confirm the distance 18 m[role="button"]');
   await reads(page, 'Pin below 18 m');
   await journey.sight();

@@ -1,4 +1,4 @@
-import { click, find, keyboard, pageText, reads, settled, visit } from './hands';
+import { click, find, hits, keyboard, pageText, reads, settled, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -311,18 +311,12 @@ describe('Lane', () => {
 
   test('a group off the aim says where the pin goes, and confirms nothing', async () => {
     const { page } = await open('Teodor', 'lane?part=first', 'Tap each hit');
-    const hands = keyboard(page);
-    for (const [right, up] of [
+    await hits(page, [
       ['60', '82'],
       ['48', '70'],
       ['55', '90'],
       ['64', '77'],
-    ] as const) {
-      await hands.fill('Right +, left −', right);
-      await hands.fill('High +, low −', up);
-      await page.keyboard.press('Enter');
-    }
-    await reads(page, '4 hits');
+    ]);
     await reads(page, 'towards the hits; then shoot again');
     expect(await pageText(page, '.MuiAlert-root[role="status"]')).toMatch(
       /Move the pin \d\.\d mm up and \d\.\d mm right/,

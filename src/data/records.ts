@@ -1,5 +1,6 @@
 import type { LeftOut } from '@/contracts/history';
-import { isFitKey, type FitReading } from '@/core/job';
+import type { EntryRow } from '@/core/entries';
+import { fitReadingOf, isFitKey, type FitReading } from '@/core/job';
 import type { Exception } from '@/core/route';
 import { type Reading, type ReadingData, isSetupKey } from '@/core/setup';
 import type { StepTimes } from '@/core/bench';
@@ -7,18 +8,10 @@ import type { Db } from './db';
 import { json, plain, RowMapping } from './mapping';
 
 /** A row of the readings table before it has its number. */
-export interface NewReading {
+export interface NewReading extends EntryRow {
   readonly jobId: string;
-  readonly bowId: string | null;
-  readonly key: string;
-  readonly si: number | null;
-  readonly si2: number | null;
-  readonly choice: string | null;
-  readonly entered: string;
-  readonly method: string;
   readonly who: string;
   readonly at: string;
-  readonly retracts: number | null;
   readonly data: ReadingData | null;
   /** Where it stands among the others, where it was sent later than it was taken; null for its own number. */
   readonly place: number | null;
@@ -175,19 +168,7 @@ export function readingsOf(db: Db, jobId: string, bowId: string | null) {
     if (isSetupKey(key)) {
       readings.push({ seq, key, si, si2, choice, entered, method, who, at, data });
     } else if (isFitKey(key)) {
-      const trial = key === 'weightTrial';
-      fitReadings.push({
-        seq,
-        key,
-        si,
-        si2,
-        outcome: trial ? (choice as FitReading['outcome']) : null,
-        choice: trial ? null : choice,
-        hand: data?.kind === 'trial' ? data.hand : null,
-        entered,
-        who,
-        at,
-      });
+      fitReadings.push(fitReadingOf({ seq, key, si, si2, choice, data, entered, who, at }));
     }
   }
   return { readings, fitReadings };

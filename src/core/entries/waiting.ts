@@ -1,8 +1,8 @@
 import {
   HANDOVER_CAUTIONS,
+  fitReadingOf,
   isFitKey,
   type Archer,
-  type FitReading,
   type Job,
   type JobSnapshot,
 } from '../job';
@@ -145,18 +145,6 @@ function withRow(snapshot: JobSnapshot, row: EntryRow, { seq, who, at }: Stamp):
     return { ...snapshot, readings: [...snapshot.readings, reading] };
   }
   if (!isFitKey(key)) return snapshot;
-  const trial = key === 'weightTrial';
-  const reading: FitReading = {
-    seq,
-    key,
-    si,
-    si2,
-    outcome: trial ? (choice as FitReading['outcome']) : null,
-    choice: trial ? null : choice,
-    hand: data?.kind === 'trial' ? data.hand : null,
-    entered,
-    who,
-    at,
-  };
+  const reading = fitReadingOf({ seq, key, si, si2, choice, data, entered, who, at });
   return { ...snapshot, fitReadings: [...snapshot.fitReadings, reading] };
 }

@@ -16,6 +16,7 @@ import {
   type WeightTrial,
 } from '../fit';
 import type { Hand } from '../bow';
+import type { ReadingData } from '../setup';
 import { mm, newton, type Mm } from '../units';
 
 export type PostureKey = `posture.${PosturePlace}`;
@@ -41,6 +42,24 @@ export interface FitReading {
   readonly entered: string;
   readonly who: string;
   readonly at: string;
+}
+
+interface FitRow extends Pick<
+  FitReading,
+  'seq' | 'key' | 'si' | 'si2' | 'choice' | 'entered' | 'who' | 'at'
+> {
+  readonly data?: ReadingData | null;
+}
+
+/** A row as the fit reads it: of a trial of weight the choice is how it went. */
+export function fitReadingOf({ data = null, choice, ...row }: FitRow): FitReading {
+  const trial = row.key === 'weightTrial';
+  return {
+    ...row,
+    outcome: trial ? (choice as FitReading['outcome']) : null,
+    choice: trial ? null : choice,
+    hand: data?.kind === 'trial' ? data.hand : null,
+  };
 }
 
 export const isMethod = (key: string): key is DrawLengthMethod =>
