@@ -32,9 +32,31 @@ function remember(locked: boolean): void {
   }
 }
 
+const SOMEONE = 'waffenrad.someone';
+
+/** Who was at this tablet last, as a page was told; null where that is not kept. */
+export function someoneKept<S>(): S | null {
+  try {
+    return JSON.parse(window.localStorage.getItem(SOMEONE) ?? 'null') as S | null;
+  } catch {
+    return null;
+  }
+}
+
+export function keepSomeone(someone: object | null): void {
+  try {
+    if (someone) window.localStorage.setItem(SOMEONE, JSON.stringify(someone));
+    else window.localStorage.removeItem(SOMEONE);
+  } catch {
+    // Where nothing is kept, no page is kept either.
+  }
+}
+
 /** Told here and to the browser's other pages of the shop. */
 export function tellDoor(event: DoorEvent): void {
   remember(event.is === 'signed-out');
+  // Whoever signs in now counts, whatever the clocks say of who was here before.
+  if (event.is === 'signed-in') keepSomeone(null);
   listeners.forEach((listener) => listener(event));
   if (typeof BroadcastChannel === 'undefined') return;
   const channel = new BroadcastChannel(CHANNEL);

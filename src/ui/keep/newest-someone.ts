@@ -1,34 +1,24 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { useConnected } from './connection';
+import { keepSomeone, someoneKept } from './door-events';
 
 interface OfSession {
   /** When the session began, UTC instant. */
   readonly since: string;
 }
 
-const KEY = 'waffenrad.someone';
-
-function kept<S extends OfSession>(): S | null {
-  try {
-    return JSON.parse(window.localStorage.getItem(KEY) ?? 'null') as S | null;
-  } catch {
-    // Where nothing is kept, no page is kept either.
-    return null;
-  }
-}
-
-/** Who is at this tablet: of the page, or, where a page kept from before is older, of the newest session. */
+/**
+ * Who is at this tablet: of the page; without a connection, where the page is one kept from before, of the newest
+ * session there was.
+ */
 export function useNewestSomeone<S extends OfSession>(ofPage: S): S {
-  const [newest, put] = useState(ofPage);
+  const connected = useConnected();
+  const [newest, put] = useState<S | null>(null);
   useEffect(() => {
-    const known = kept<S>();
-    if (known && known.since > ofPage.since) return put(known);
-    put(ofPage);
-    try {
-      window.localStorage.setItem(KEY, JSON.stringify(ofPage));
-    } catch {
-      // As above.
-    }
-  }, [ofPage]);
-  return newest.since < ofPage.since ? ofPage : newest;
+    const known = someoneKept<S>();
+    if (!known || known.since <= ofPage.since) keepSomeone(ofPage);
+    put(!connected && known && known.since > ofPage.since ? known : null);
+  }, [ofPage, connected]);
+  return newest ?? ofPage;
 }
