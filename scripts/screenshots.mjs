@@ -48,7 +48,7 @@ const VIEWS = [
   ['bow-bolts', 'Ilse', 'bow?part=bolts', 'extra'],
   ['bow-force', 'Ilse', 'bow?part=force', 'extra'],
   ['kit', 'Ove', 'kit?slot=sight'],
-  ['kit-packages', 'Ove', 'kit?part=packages'],
+  ['kit-packages', 'Ove', 'kit?part=packages', 'extra'],
   ['kit-arrow', 'Casimir', 'kit?part=arrow', 'extra'],
   ['kit-quote', 'Ilse', 'kit?part=quote', 'extra'],
   ['orders', null, '/orders', 'extra'],
@@ -79,6 +79,7 @@ const VIEWS = [
   // Last: they are made ready, and the others show the demo shop as it is.
   ['bow-like', 'Ilse', 'bow?part=like'],
   ['bow-own', 'Nele', 'bow?part=own'],
+  ['waits', 'Ilse', 'bench?step=braceHeight'],
 ];
 
 const option = (name) => process.argv.find((arg) => arg.startsWith(`--${name}=`))?.split('=')[1];
@@ -131,6 +132,18 @@ async function prepare() {
 }
 let prepared = null;
 
+/** Two readings without a connection, and what waits shown. */
+async function entersOffLine(page) {
+  await page.setOfflineMode(true);
+  for (const text of ['6 7/16', '30 15/16']) {
+    await page.type('[data-measure]', text);
+    await page.keyboard.press('Enter');
+    await new Promise((resolve) => setTimeout(resolve, 700));
+  }
+  await page.click('[data-part="top"] [role="status"] button');
+  await new Promise((resolve) => setTimeout(resolve, 700));
+}
+
 const browser = await puppeteer.launch({
   executablePath: chromiumPath(),
   args: CHROMIUM_FLAGS,
@@ -168,6 +181,7 @@ try {
       await page.waitForSelector('[data-part="chart"]', { timeout: 9000 });
     if (await page.$('[data-part="chart"]')) await page.waitForSelector('.apexcharts-series path');
     await new Promise((resolve) => setTimeout(resolve, 900));
+    if (name === 'waits') await entersOffLine(page);
     await page.screenshot({ path: join(out, `${name}.png`) });
     const over = await page.evaluate(() => document.documentElement.scrollWidth > innerWidth);
     if (over) console.log(`${name}: wider than the screen`);
