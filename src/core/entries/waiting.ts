@@ -2,6 +2,7 @@ import {
   HANDOVER_CAUTIONS,
   fitReadingOf,
   isFitKey,
+  withAge,
   type Archer,
   type Job,
   type JobSnapshot,
@@ -60,7 +61,11 @@ function withOne(snapshot: JobSnapshot, entry: WaitingEntry): JobSnapshot {
       return withEvent(
         {
           ...snapshot,
-          archer: { ...snapshot.archer, ...answered.archer },
+          archer: withAge(
+            { ...snapshot.archer, ...answered.archer },
+            snapshot.today,
+            snapshot.shop.persons,
+          ),
           job: { ...snapshot.job, ...answered.job },
         },
         entry,

@@ -353,7 +353,11 @@ test('the page without a connection comes to what the server then saves', () => 
     },
     { name: 'takeMark', distance: '40 m', drop: '20 mm' },
     { name: 'discardReading', seq: before.readings[2]!.seq, reason: 'a slip' },
-    { name: 'setAnswers', archer: { phone: '0000' }, job: { notes: 'on the lane' } },
+    {
+      name: 'setAnswers',
+      archer: { phone: '0000', birthDay: '2012-05-17' },
+      job: { notes: 'on the lane' },
+    },
     { name: 'acknowledge', cautionId: 'dryFire', yes: true },
     { name: 'signStep', stepId: 'rest', reason: 'as it is' },
   ];

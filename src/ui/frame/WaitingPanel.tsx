@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import { whenText } from '../fields/dates';
+import { dayOf, whenText } from '../fields/dates';
 import { WithFractions } from '../fields/Figure';
 import { useConnected } from '../keep/connection';
 import { changeWaiting, giveUp, takeOut, useWaiting } from '../keep/outbox';
@@ -40,7 +40,7 @@ function Row({ entry }: { entry: Waiting }) {
   const { shop } = useShell();
   const { ask, asking } = useAsk();
   const { summary, jobName, who, at, stuck } = entry;
-  const today = at.slice(0, 10);
+  const today = todayIn(shop.timeZone);
   const out = async () => {
     const answer = await ask({
       title: w.takeOutAsk,
@@ -76,6 +76,9 @@ function Row({ entry }: { entry: Waiting }) {
   );
 }
 
+/** By the tablet's clock: whether a day is named hangs on it, and nothing else. */
+const todayIn = (timeZone: string) => dayOf(new Date().toISOString(), timeZone);
+
 /** Why it was not taken, what it met, and what can be done. */
 function Answers({ entry, onOut }: { entry: Waiting; onOut: () => void }) {
   const { shop, who, mark } = useShell();
@@ -97,7 +100,7 @@ function Answers({ entry, onOut }: { entry: Waiting; onOut: () => void }) {
           </dd>
           <dt>
             {meet.name}, {meet.who}
-            {meet.at && `, ${whenText(meet.at, shop.timeZone, meet.at.slice(0, 10))}`}
+            {meet.at && `, ${whenText(meet.at, shop.timeZone, todayIn(shop.timeZone))}`}
           </dt>
           <dd>
             <WithFractions text={meet.theirs} />
