@@ -13,9 +13,17 @@ export async function openView(
   path: string,
   words: string,
 ) {
-  await visit(page, shop.url + (who ? `/jobs/${await shop.jobOf(who)}/${path}` : path));
+  await visit(page, shop.url + (who ? await ofSomebody(shop, who, path) : path));
   await reads(page, words);
   await page.evaluate(() => document.fonts.ready);
+}
+
+/** A page of somebody's job, or of what is known of them. */
+async function ofSomebody(shop: TestShop, who: string, path: string): Promise<string> {
+  const jobId = await shop.jobOf(who);
+  return path === '/archers'
+    ? `/archers/${(await shop.snapshot(jobId)).archer.id}`
+    : `/jobs/${jobId}/${path}`;
 }
 
 /** Sizes of a laptop, a tablet and a telephone. */
