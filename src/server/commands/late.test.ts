@@ -225,6 +225,15 @@ describe('two tablets that say different things', () => {
     send(take('armSpan', '180cm'));
     expect(late(take('armSpan', '182cm'), { from: seen }).fitReadings).toHaveLength(2);
   });
+  test('what the eye test or the posture showed last counts: it meets like a value of the bow', () => {
+    const seen = job;
+    const saw_ = (choice: string) => take('eyeTest', '', { choice });
+    send(saw_('left'));
+    expect(problemOf(() => late(saw_('right'), { from: seen })).more.meets).toEqual([
+      expect.objectContaining({ mine: 'right', theirs: 'left' }),
+    ]);
+    expect(late(saw_('left'), { from: seen }).fitReadings).toHaveLength(2);
+  });
   test('marks meet at the same distance alone', () => {
     const seen = job;
     minute(5);

@@ -1,7 +1,7 @@
 import type { Command } from '@/contracts/commands';
 import type { Meet, Waited } from '@/contracts/waited';
 import { isAdding, mayWait, taken, type EntryRow } from '@/core/entries';
-import type { JobSnapshot } from '@/core/job';
+import { fitKeyName, isFitKey, isMethod, type FitKey, type JobSnapshot } from '@/core/job';
 import { isSetupKey, setupValue } from '@/core/setup';
 import type { Db } from '@/data/db';
 import { entriesSince, eventsSince } from '@/data/events';
@@ -92,23 +92,25 @@ function sinceOfOthers({ db, snapshot, waited: { saw }, outbox }: Ground): Since
   );
 }
 
-/** Marks are of a distance each; readings of the archer add up and meet nobody. */
+/** Lengths and trials of the archer add up; of everything else the last one counts, of marks that of each distance. */
+const addsUp = (key: string) => isFitKey(key) && (isMethod(key) || key === 'weightTrial');
+const isMark = (key: string) => isSetupKey(key) && setupValue(key).kind === 'mark';
 const isSame = (row: EntryRow, other: Since) =>
-  isSetupKey(row.key) &&
   row.key === other.key &&
   row.bowId === other.bowId &&
-  (setupValue(row.key).kind !== 'mark' || Math.abs((row.si ?? 0) - (other.si ?? 0)) < 0.5);
+  !addsUp(row.key) &&
+  (!isMark(row.key) || Math.abs((row.si ?? 0) - (other.si ?? 0)) < 0.5);
 
 /** By more than the value is known. */
 function differs(row: EntryRow, other: Since): boolean {
-  const { tolerance } = setupValue(row.key as Parameters<typeof setupValue>[0]);
+  const tolerance = isSetupKey(row.key) ? setupValue(row.key).tolerance : 0;
   const apart = (a: number | null, b: number | null) =>
     (a === null) !== (b === null) || Math.abs((a ?? 0) - (b ?? 0)) > tolerance;
   return row.choice !== other.choice || apart(row.si, other.si) || apart(row.si2, other.si2);
 }
 
 const meetOf = (row: EntryRow, other: Since): Meet => ({
-  name: setupValue(row.key as Parameters<typeof setupValue>[0]).name,
+  name: isSetupKey(row.key) ? setupValue(row.key).name : fitKeyName(row.key as FitKey),
   mine: row.entered,
   theirs: other.entered,
   who: other.who,
