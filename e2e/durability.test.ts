@@ -25,25 +25,19 @@ test('a killed process loses no acknowledged entry', async () => {
   await reads(page, '58 1/8', '[data-part="method-rows"]');
 });
 
-test('an entry that cannot be saved says so and stays in its field', async () => {
+test('what does not wait and cannot be saved says so, and nothing of it is done', async () => {
   const jobId = await shop.jobOf('Noor');
   const page = await shop.page();
-  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
-  await find(page, '[data-measure]');
-  await page.type('[data-measure]', '25');
+  await visit(page, `${shop.url}/jobs/${jobId}/bow?part=choose`);
+  await reads(page, 'of 14 in the shop fit');
   await shop.kill();
-  await page.keyboard.press('Enter');
-  await reads(page, 'Not connected. Whether the last entry was saved is asked');
-  const typed = () =>
-    page.$eval('[data-measure]', (node) => (node as unknown as HTMLInputElement).value);
-  expect(await typed()).toBe('25');
-  await shop.restart();
-  await reads(
-    page,
-    'The connection broke before this was saved',
-    '[data-part="measure"] .MuiFormHelperText-root',
+  await page.$$eval('button', (all) =>
+    all.find((one) => one.getAttribute('aria-label')?.startsWith('Take this bow'))!.click(),
   );
-  expect(await typed()).toBe('25');
+  await reads(page, 'Not connected. Whether the last entry was saved is asked');
+  await shop.restart();
+  await reads(page, 'The connection broke before this was saved');
+  expect((await shop.snapshot(jobId)).job.bowId).toBeNull();
 });
 
 test('an entry whose answer was lost is asked for, and counts once', async () => {

@@ -161,3 +161,24 @@ test('the server dies while something is entered: it waits, and counts once', as
   expect(entered.filter((text) => text === '25 13/16 in')).toHaveLength(1);
   expect(await pageText(page, top)).not.toContain('wait');
 }, 180_000);
+
+test('a wireless that says nothing: the page that is here opens, the entry waits, and counts once', async () => {
+  const jobId = await shop.jobOf('Noor');
+  const page = await shop.page(1280, 800, false, { keepsPages: true });
+  await keptStage(page, shop.url, jobId, 'fit');
+  const version = (await shop.snapshot(jobId)).job.version;
+  shop.silent();
+  try {
+    await take(page, '25 11/16');
+    await waits(page, '1 entry waits');
+    await page.goto(`${shop.url}/jobs/${jobId}/fit`);
+    await waits(page, '1 entry waits');
+    await reads(page, '25 11/16', '[data-part="method-rows"]');
+  } finally {
+    shop.heardAgain();
+  }
+  await sentAll(page);
+  const { job, fitReadings } = await shop.snapshot(jobId);
+  expect(fitReadings.filter(({ entered }) => entered === '25 11/16 in')).toHaveLength(1);
+  expect(job.version).toBe(version + 1);
+}, 180_000);

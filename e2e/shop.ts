@@ -140,6 +140,14 @@ export class TestShop {
     await gone;
   }
 
+  /** Nothing is heard of it, as where the wireless does not reach: no answer, and no word that there is none. */
+  silent(): void {
+    this.server.kill('SIGSTOP');
+  }
+  heardAgain(): void {
+    this.server.kill('SIGCONT');
+  }
+
   /** It comes up again on the same file and the same address. */
   async restart(): Promise<void> {
     await this.kill();

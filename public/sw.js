@@ -50,18 +50,24 @@ async function file(request) {
   return response;
 }
 
+/** A wireless that is gone says nothing of itself: after so long the page that is here is shown. */
+const WAIT_FOR_PAGE_MS = 6000;
+
 async function page(request, url) {
-  try {
-    const response = await fetch(request);
+  const cache = await caches.open(PAGES);
+  const kept =
+    (await cache.match(url.href)) ?? (await cache.match(url.origin + url.pathname)) ?? null;
+  const asked = fetch(request).then(async (response) => {
     if (isPage(response)) await put(PAGES, MOST_PAGES, url.href, response.clone());
     return response;
+  });
+  // Nobody waits any more for what comes too late, whatever it is.
+  asked.catch(() => undefined);
+  const late = new Promise((show) => setTimeout(() => show(kept), WAIT_FOR_PAGE_MS));
+  try {
+    return await (kept ? Promise.race([asked, late]) : asked);
   } catch {
-    const cache = await caches.open(PAGES);
-    return (
-      (await cache.match(url.href)) ??
-      (await cache.match(url.origin + url.pathname)) ??
-      (await notHere(cache, url))
-    );
+    return kept ?? (await notHere(cache, url));
   }
 }
 
