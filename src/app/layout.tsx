@@ -9,7 +9,7 @@ import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import '@/ui/theme/globals.css';
 import type { Shop } from '@/core/job';
 import { askerIn, type Asker } from '@/server/access/asker';
-import { erasedArchers } from '@/server/archers';
+import { erasedArchers } from '@/server/erased';
 import { openingHour } from '@/server/first-hour';
 import { shopOrSickness } from '@/server/shop';
 import type { Sickness } from '@/server/sick';

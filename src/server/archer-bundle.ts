@@ -141,8 +141,7 @@ export function bundleFile(archerId: string, madeAt: string, on: Db = db()): Uin
   );
 }
 
-/** What a bundle may hold: a ZIP as it comes, and each of its two files unpacked. */
-export const BUNDLE_BYTES = 60_000_000;
+/** What each of the two files may hold unpacked. */
 const FILE_BYTES = 8_000_000;
 
 const notRead = (detail: string) =>

@@ -1,6 +1,6 @@
 import { byOf } from '@/server/access/asker';
-import { BUNDLE_BYTES } from '@/server/archer-bundle';
-import { takeInArcher } from '@/server/archers';
+import { takeInArcher } from '@/server/archer-in';
+import { BUNDLE_BYTES } from '@/server/bundle-limit';
 import { heavy } from '@/server/heavy';
 import { answer, otherMethods, readBytes } from '@/server/http';
 
