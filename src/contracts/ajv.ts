@@ -1,5 +1,5 @@
 import type { Static, TSchema } from '@sinclair/typebox';
-import Ajv, { type ErrorObject } from 'ajv';
+import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
 
 const ajv = new Ajv({ allErrors: true, strict: true, discriminator: true });
@@ -40,13 +40,18 @@ function toldFaults(errors: readonly InputError[]): readonly InputError[] {
     : [...errors.slice(0, MOST_FAULTS), { pointer: '', detail: `and ${more} more` }];
 }
 
-/** Compiles a schema once; the check then types what passes. */
+/**
+ * Compiles a schema once, when it is asked for: a route that is opened does not wait for those it may never need. The
+ * check then types what passes.
+ */
 export function checker<S extends TSchema>(schema: S): (input: unknown) => Checked<Static<S>> {
-  const validate = ajv.compile(schema);
-  return (input) =>
-    validate(input)
+  let compiled: ValidateFunction | null = null;
+  return (input) => {
+    const validate = (compiled ??= ajv.compile(schema));
+    return validate(input)
       ? { ok: true, value: input as Static<S> }
       : { ok: false, errors: toldFaults(onceEach(validate.errors ?? [])) };
+  };
 }
 
 function say(error: ErrorObject): InputError {
