@@ -73,7 +73,8 @@ export async function giveUp(id: number): Promise<void> {
 
 export const waitingNow = (): readonly Waiting[] => waiting;
 
-const subscribe = (listener: () => void) => {
+/** Told whenever something waits, or does not any more. */
+export const onWaiting = (listener: () => void) => {
   listeners.add(listener);
   return () => void listeners.delete(listener);
 };
@@ -84,7 +85,7 @@ export function useWaiting(): readonly Waiting[] {
     listen();
     void lookAtWaiting();
   }, []);
-  return useSyncExternalStore(subscribe, waitingNow, () => NONE);
+  return useSyncExternalStore(onWaiting, waitingNow, () => NONE);
 }
 
 /** Told of every job an entry of which was saved. */
@@ -92,5 +93,3 @@ export function onSaved(heard: (snapshot: JobSnapshot) => void): () => void {
   jobListeners.add(heard);
   return () => void jobListeners.delete(heard);
 }
-
-export { subscribe as onWaiting };
