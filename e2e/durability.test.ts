@@ -1,9 +1,9 @@
-import { click, find, fingers, reads, settled, visit } from './hands';
+import { answered, click, find, fingers, reads, settled, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
 beforeAll(async () => {
-  shop = await TestShop.open('demo');
+  shop = await TestShop.open('demo', { backups: true });
 });
 beforeEach(() => shop.testBegins());
 afterEach(() => shop.testEnds());
@@ -220,4 +220,44 @@ test('z takes back the newest entry, and only that', async () => {
     () => !document.querySelector('[data-part="method-rows"]')?.textContent?.includes('24'),
   );
   expect((await shop.snapshot(jobId)).fitReadings.map((reading) => reading.seq)).toEqual(before);
+});
+
+test('the owner puts a backup back while another tablet works; that one is told, and goes on', async () => {
+  const jobId = await shop.jobOf('Ilse');
+  await shop.send('/api/v1/backups', {});
+  const lane = await shop.page();
+  await visit(lane, `${shop.url}/jobs/${jobId}/bench?step=braceHeight`);
+  await lane.type('[data-measure]', '6 7/16');
+  await lane.keyboard.press('Enter');
+  await reads(lane, '6 7/16');
+  await settled(lane);
+  const braces = async () =>
+    (await shop.snapshot(jobId)).readings.filter(({ key }) => key === 'braceHeight');
+  const taken = (await braces()).length;
+
+  const counter = await shop.page();
+  await visit(counter, `${shop.url}/shop`);
+  const backups = await counter.waitForSelector('[data-part="put-back"] li button');
+  await backups!.click();
+  await reads(counter, '1 entry on 1 job was made since and stands there no longer');
+  await answered(counter, 'Put it back');
+  await counter.waitForFunction(() => location.pathname === '/');
+  await reads(counter, 'Ilse');
+  expect(await braces()).toHaveLength(taken - 1);
+
+  // The other tablet is not locked, and hears of it with its next entry.
+  await reads(lane, 'Axle to axle');
+  await lane.type('[data-measure]', '31');
+  await lane.keyboard.press('Enter');
+  await reads(lane, 'Put back as it stood in the backup of');
+  await click(lane, 'aria/I have seen it[role="button"]');
+  await lane.focus('[data-measure]');
+  await lane.keyboard.press('Enter');
+  await settled(lane);
+  const { readings } = await shop.snapshot(jobId);
+  expect(readings.at(-1)).toMatchObject({ key: 'axleToAxle', entered: '31 in' });
+
+  // What stood there was backed up first.
+  const { backups: kept } = await shop.get<{ backups: unknown[] }>('/api/v1/backups');
+  expect(kept.length).toBeGreaterThan(1);
 });

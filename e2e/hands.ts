@@ -82,7 +82,6 @@ const inReach = (element: ElementHandle<HTMLElement>) =>
     }
   });
 
-/** Clicks like a mouse, wherever it stands on the page, and waits until it is saved. */
 /** Answers a question: a moment after it stands, since earlier taps are not meant for it. */
 export async function answered(page: Page, name: string): Promise<void> {
   await find(page, `aria/${name}[role="button"]`);
@@ -93,6 +92,7 @@ export async function answered(page: Page, name: string): Promise<void> {
 /** What the browser says of a part that was replaced, or not yet laid out, under the hand. */
 const drawnAnew = (error: unknown) => /detached|not clickable/.test(String(error));
 
+/** Clicks like a mouse, wherever it stands on the page, and waits until it is saved. */
 export async function click(page: Page, target: string): Promise<void> {
   for (let again = 0; ; again++) {
     const element = await find(page, target);

@@ -23,6 +23,7 @@ export class TestShop {
     readonly url: string,
     private readonly port: number,
     private readonly folder: string,
+    private readonly env: Record<string, string>,
     private server: ChildProcess,
     private readonly browser: Browser,
     /** What the tablet of T. Okoro keeps. */
@@ -46,19 +47,21 @@ export class TestShop {
   }
 
   /** The demo shop, a new one opened to its owner, or a place where no shop stands yet. */
-  static async open(kind: 'demo' | 'empty' | 'none'): Promise<TestShop> {
+  static async open(
+    kind: 'demo' | 'empty' | 'none',
+    { backups = false } = {},
+  ): Promise<TestShop> {
     const folder = mkdtempSync(join(tmpdir(), 'waffenrad-e2e-'));
     const db = join(folder, 'shop.sqlite');
     if (kind === 'demo') copyFileSync(process.env.WAFFENRAD_SEEDED!, db);
     // Files that run side by side have a browser each.
     const worker = Number(process.env.JEST_WORKER_ID ?? 1);
     const port = await ownPort();
-    const { child, url } = await startServer({
-      port,
-      db,
-      env: { WAFFENRAD_NOW: NOW },
-      fresh: kind === 'empty',
-    });
+    const env = {
+      WAFFENRAD_NOW: NOW,
+      ...(backups ? { WAFFENRAD_BACKUPS: join(folder, 'backups') } : {}),
+    };
+    const { child, url } = await startServer({ port, db, env, fresh: kind === 'empty' });
     const browser = await puppeteer.connect({
       browserWSEndpoint: process.env.WAFFENRAD_BROWSERS!.split(' ')[worker - 1]!,
     });
@@ -68,7 +71,7 @@ export class TestShop {
         : kind === 'demo'
           ? await signIn(url)
           : await openToOwner(url, 'T. Okoro', '2580');
-    return new TestShop(url, port, folder, child, browser, cookies);
+    return new TestShop(url, port, folder, env, child, browser, cookies);
   }
 
   /**
@@ -152,7 +155,7 @@ export class TestShop {
   async restart(): Promise<void> {
     await this.kill();
     const db = join(this.folder, 'shop.sqlite');
-    const started = await startServer({ port: this.port, db, env: { WAFFENRAD_NOW: NOW } });
+    const started = await startServer({ port: this.port, db, env: this.env });
     this.server = started.child;
   }
 

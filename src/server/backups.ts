@@ -6,6 +6,15 @@ import { shopSettings } from '@/data/settings';
 import { now, nowIso, shopDay, shopMinutes } from './clock';
 import { Problem } from './problem';
 
+/** So many are offered to be put back; older ones are named by their file. */
+const OFFERED = 8;
+
+/** What may be put back, without the path it lies at. */
+export type OfferedBackup = Omit<BackupFile, 'path'>;
+
+export const offered = (backups: readonly BackupFile[]): readonly OfferedBackup[] =>
+  backups.slice(0, OFFERED).map(({ name, at, bytes }) => ({ name, at, bytes }));
+
 interface BackupState {
   /** Null where backups are off. */
   readonly folder: string | null;
@@ -13,6 +22,7 @@ interface BackupState {
   readonly count: number;
   /** Whole days since the newest; null where there is none. */
   readonly ageDays: number | null;
+  readonly backups: readonly OfferedBackup[];
 }
 
 const DAY_MS = 86_400_000;
@@ -26,6 +36,7 @@ export function backupState(): BackupState {
     newest,
     count: all.length,
     ageDays: newest && Math.floor((now().getTime() - Date.parse(newest.at)) / DAY_MS),
+    backups: offered(all),
   };
 }
 
@@ -43,7 +54,7 @@ export function backupWarning(): TodayView['backup'] {
 let running: Promise<BackupState> | null = null;
 
 /** Makes a backup now; one that is being made already is waited for. */
-export function backUp(from: Db = db()): Promise<BackupState> {
+export function backUp(from: Db = db(), tidies = true): Promise<BackupState> {
   const folder = backupFolder();
   if (folder === null)
     throw new Problem(422, 'backups-off', 'Backups are off', {
@@ -52,7 +63,7 @@ export function backUp(from: Db = db()): Promise<BackupState> {
   running ??= (async () => {
     try {
       await writeBackup(from, folder, nowIso());
-      tidyBackups(folder);
+      if (tidies) tidyBackups(folder);
       return backupState();
     } catch (error) {
       throw new Problem(507, 'no-backup', 'The backup was not made', {
@@ -64,6 +75,9 @@ export function backUp(from: Db = db()): Promise<BackupState> {
   })();
   return running;
 }
+
+/** The same, and none of the others goes: one of them is about to be put back. */
+export const backUpToKeep = (): Promise<BackupState> => backUp(db(), false);
 
 /** One that is being made: resolves when it is done, well or not. */
 export const backupOnItsWay = (): Promise<void> =>

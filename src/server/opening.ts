@@ -8,6 +8,7 @@ import { hasShop } from '@/data/no-shop';
 import { NotTaken, readWhole } from '@/data/whole-read';
 import type { Asker } from './access/asker';
 import { note } from './access/note';
+import { offered, type OfferedBackup } from './backups';
 import { newShop } from './new-shop';
 import { shopIsHere } from './open-shop';
 import { invalid, Problem } from './problem';
@@ -20,24 +21,15 @@ interface Opening {
   readonly path: string;
   /** Null where backups are off. */
   readonly folder: string | null;
-  readonly backups: readonly {
-    readonly name: string;
-    readonly at: string;
-    readonly bytes: number;
-  }[];
+  readonly backups: readonly OfferedBackup[];
 }
-
-/** So many are offered; older ones are named by their file. */
-const OFFERED = 8;
 
 export function openingOf(): Opening {
   const folder = backupFolder();
   return {
     path: dbPath(),
     folder,
-    backups: (folder === null ? [] : backupsIn(folder))
-      .slice(0, OFFERED)
-      .map(({ name, at, bytes }) => ({ name, at, bytes })),
+    backups: offered(folder === null ? [] : backupsIn(folder)),
   };
 }
 

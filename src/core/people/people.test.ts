@@ -13,6 +13,7 @@ test.each<[Right, string]>([
   ['settings', 'owner'],
   ['people', 'owner'],
   ['export', 'owner'],
+  ['restore', 'owner'],
   ['erase', 'owner'],
 ])('%s: %s', (right, who) =>
   expect(

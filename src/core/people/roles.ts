@@ -1,6 +1,6 @@
 /** What somebody may be asked for before it is done. */
 export type Right =
-  'look' | 'enter' | 'sign' | 'price' | 'stock' | 'settings' | 'people' | 'export' | 'erase';
+  'look' | 'enter' | 'sign' | 'price' | 'stock' | 'settings' | 'people' | 'export' | 'restore' | 'erase';
 
 export type Role = 'owner' | 'technician' | 'counter' | 'learner';
 
@@ -20,6 +20,7 @@ export const RIGHTS: readonly RightEntry[] = [
   { id: 'settings', name: 'change the shop’s settings' },
   { id: 'people', name: 'manage people, tablets and programs, and read what was done' },
   { id: 'export', name: 'back up, and take everything out' },
+  { id: 'restore', name: 'put a backup back' },
   { id: 'erase', name: 'show and erase what is known of a person' },
 ];
 

@@ -76,6 +76,7 @@ export const ROUTES: Readonly<Record<string, Rule>> = {
   '/api/v1/delivered': LOOK,
   '/api/v1/whole': { GET: 'export' },
   '/api/v1/backups': { GET: 'look', POST: 'export' },
+  '/api/v1/backups/[backup]': { GET: 'restore', POST: 'restore' },
 
   '/api/v1/jobs': ENTER,
   '/api/v1/jobs/[id]': LOOK,

@@ -7,6 +7,7 @@ import { KNOWN, SESSION } from '../access/identify';
 import { addPerson } from '../access/manage';
 import { nameOwner } from '../access/sessions';
 import { Problem } from '../problem';
+import { whileResting } from '../resting';
 import { admitBy } from './admit';
 
 let db: Db;
@@ -79,6 +80,22 @@ test('nobody is sent to sign in from a page, and refused at an address of data',
   });
   expect(ask('GET', '/api/v1/find').outcome).toBe(401);
   expect(ask('POST', '/api/v1/jobs').outcome).toBe(401);
+});
+
+test('while a backup is put back what is there is read, and nothing is written', async () => {
+  const tried = () =>
+    [
+      ['GET', '/'],
+      ['GET', '/api/v1/find'],
+      ['POST', '/api/v1/jobs'],
+      ['POST', '/api/v1/session'],
+      ['PATCH', '/api/v1/shop'],
+    ].map(([method, path]) => ask(method!, path!, { cookie }).outcome);
+  await whileResting(async () => expect(tried()).toEqual([null, null, 503, 503, 503]));
+  expect(tried()).toEqual([null, null, null, null, null]);
+  // Also where it failed.
+  await whileResting(() => Promise.reject(new Error('no room'))).catch(() => undefined);
+  expect(tried()).toEqual([null, null, null, null, null]);
 });
 
 test('what a request says of who it is is taken off', () => {

@@ -5,6 +5,7 @@ import { identify, isAtMachine, strangerOf } from '../access/identify';
 import { passage } from '../access/pass';
 import { needsOf } from '../access/routes';
 import { nowIso } from '../clock';
+import { isResting, resting } from '../resting';
 import { sicknessOf, sickProblem } from '../sick';
 import { isShipped } from './addresses';
 import type { Admit } from './gate';
@@ -13,6 +14,8 @@ import type { Admit } from './gate';
 const OPEN_FILES = new Set(['/icon.svg', '/sw.js', '/favicon.ico']);
 
 const isFetched = (path: string) => path.startsWith('/api/');
+
+const writes = ({ method = 'GET' }: IncomingMessage) => !['GET', 'HEAD'].includes(method);
 
 /** Where to sign in, and where to go on to afterwards. */
 const signInAt = (request: IncomingMessage, path: string) =>
@@ -49,7 +52,7 @@ export function admitBy({
       const asker = identify(request, { db: on, at: nowIso(), secured });
       request.headers[ASKER] = writeAsker(asker);
       const passed = passage(asker, { needs, onLoopback: alone, db: on });
-      if (passed === 'passes') return null;
+      if (passed === 'passes') return isResting() && writes(request) ? resting() : null;
       if (passed !== 'signs-in') return passed;
       return isFetched(path)
         ? signedOut(request.method !== 'GET')

@@ -17,6 +17,8 @@ const LIMIT_MS: Readonly<Partial<Record<TaskName, number>>> = {
   wholeFile: 600_000,
   auditFile: 60_000,
   archerFile: 60_000,
+  backupLook: 60_000,
+  backupBack: 300_000,
 };
 const USUAL_LIMIT_MS = 10_000;
 /** Memory of one thread, MB; the hardest packages take some 150. */

@@ -1,8 +1,10 @@
 import type { CalendarInput } from '@/core/calendar';
 import type { PaperSize } from '@/core/flight';
 import { db } from '@/data/db';
+import type { PutBackBy } from '@/data/put-back';
 import { shopSettings } from '@/data/settings';
 import { auditFile } from '../access/audit';
+import { backupBack, backupLook } from '../backup-looks';
 import { bundleFile, lookAtBundle } from '../archer-bundle';
 import { compute } from '../compute';
 import { cardFile, type CardWish } from '../card';
@@ -43,6 +45,8 @@ export const TASKS = {
   supplierList: (supplier: string) => listOfSupplier(supplier),
   bowsFile: () => bowsFile(),
   auditFile: () => auditFile(),
+  backupLook: (name: string) => backupLook(name),
+  backupBack: (name: string, kept: string, by: PutBackBy) => backupBack(name, kept, by),
   wholeFile: (madeAt: string) => wholeFile(madeAt),
   archerFile: (archerId: string, madeAt: string) => bundleFile(archerId, madeAt),
   archerLook: (bytes: Uint8Array) => lookAtBundle(bytes),

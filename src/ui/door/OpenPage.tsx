@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import Button from '@mui/material/Button';
 import { TextField } from '../fields/TextField';
 import { post } from '../keep/post';
-import { Rows } from '../pieces/layout';
+import { BackupRows, type Backup } from '../pieces/BackupRows';
 import { Text } from '../pieces/Text';
 import { openWords as w } from '../words';
 import css from './door.module.css';
@@ -11,11 +11,7 @@ import css from './door.module.css';
 interface Opening {
   readonly path: string;
   readonly folder: string | null;
-  readonly backups: readonly {
-    readonly name: string;
-    readonly at: string;
-    readonly bytes: number;
-  }[];
+  readonly backups: readonly Backup[];
 }
 
 /** In the place of a shop that is not there yet: a new one, or one that was kept. */
@@ -54,29 +50,14 @@ export function OpenPage({ opening: { path, folder, backups } }: { opening: Open
         </Text>
       )}
       <p className={css.or}>{w.restore}</p>
-      <Rows className={css.backups}>
-        {backups.map(({ name, at, bytes }) => (
-          <li key={name}>
-            <Text variant="figure">{w.madeAt(at)}</Text>
-            <Text soft as="span">
-              {w.size(bytes)}
-            </Text>
-            <Button
-              variant="text"
-              disabled={busy}
-              aria-label={`${w.put} ${w.madeAt(at)}`}
-              onClick={() => void send({ how: 'backup', name })}
-            >
-              {w.put}
-            </Button>
-          </li>
-        ))}
-        {backups.length === 0 && (
-          <Text soft as="li">
-            {w.noBackups(folder)}
-          </Text>
-        )}
-      </Rows>
+      <BackupRows
+        backups={backups}
+        whenOf={({ at }) => w.madeAt(at)}
+        put={({ at }) => ({ says: w.put, label: `${w.put} ${w.madeAt(at)}` })}
+        busy={busy}
+        none={w.noBackups(folder)}
+        onPut={({ name }) => void send({ how: 'backup', name })}
+      />
       <form
         className={css.file}
         noValidate

@@ -20,9 +20,9 @@ interface ShellValue {
   readonly shop: Shop;
   readonly who: string;
   readonly mark: string;
-  /** Whether who is at the tablet may do this; the server asks again. */
   /** The shop is being opened: what is new is explained once. */
   readonly hints: boolean;
+  /** Whether who is at the tablet may do this; the server asks again. */
   readonly may: (right: Right) => boolean;
   readonly open: (dialog: Opened) => void;
 }

@@ -8,12 +8,15 @@ import { useShell } from '../frame/useShell';
 import { post } from '../keep/post';
 import { backupWords as w } from '../words';
 import { askShop } from '../keep/ask-shop';
+import type { Backup } from '../pieces/BackupRows';
+import { PutBack } from './PutBack';
 
 interface State {
   readonly folder: string | null;
   readonly newest: { readonly name: string; readonly bytes: number } | null;
   readonly count: number;
   readonly ageDays: number | null;
+  readonly backups: readonly Backup[];
 }
 
 /** How old the newest backup is, where it lies, and one more by hand. */
@@ -36,7 +39,7 @@ export function BackupSettings() {
     if (answer.ok) setState(answer.body);
   };
   if (!state) return null;
-  const { folder, newest, count, ageDays } = state;
+  const { folder, newest, count, ageDays, backups } = state;
   return (
     <Block data-part="backup">
       <h2>{w.title}</h2>
@@ -65,6 +68,7 @@ export function BackupSettings() {
               {making ? w.making : w.make}
             </Button>
           </Actions>
+          {may('restore') && backups.length > 0 && <PutBack backups={backups} />}
         </>
       )}
       {may('export') && (

@@ -10,7 +10,6 @@ export const openWords = {
   working: 'Working …',
   restore: 'Or put back one that was kept:',
   madeAt: (at: string) => `${at.slice(0, 10)} ${at.slice(11, 16)} UTC`,
-  size: (bytes: number) => `${Math.max(1, Math.round(bytes / 1e5)) / 10} MB`,
   put: 'Put it in place',
   noBackups: (folder: string | null) =>
     folder === null ? 'Backups are off.' : `There is no backup in ${folder}.`,
