@@ -9,6 +9,11 @@ const swc = [
   },
 ];
 
+const GLOBALS = [
+  ...['Math', 'Number', 'Object', 'Array', 'Map', 'Set', 'WeakMap', 'String', 'Symbol', 'JSON'],
+  ...['Error', 'Promise', 'Float64Array', 'Uint8Array'],
+];
+
 const shared = {
   transform: { '^.+\\.(t|j)sx?$': swc },
   moduleNameMapper: {
@@ -18,6 +23,8 @@ const shared = {
     '^server-only$': '<rootDir>/scripts/empty.cjs',
   },
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/var'],
+  // A test runs in a machine of its own, where every use of a global is looked up from outside: these are handed in.
+  sandboxInjectedGlobals: GLOBALS,
 };
 
 /** A slow machine is no fault: hung tests alone are to be ended. */
@@ -38,6 +45,7 @@ export default {
       ...shared,
       displayName: 'jsdom',
       testEnvironment: 'jsdom',
+      sandboxInjectedGlobals: [...GLOBALS, 'window', 'document'],
       testMatch: ['<rootDir>/src/ui/**/*.test.tsx'],
       setupFiles: ['<rootDir>/scripts/jsdom-setup.cjs'],
       setupFilesAfterEnv: ['@testing-library/jest-dom'],

@@ -1,4 +1,4 @@
-import { type Db, openDb } from '@/data/db';
+import type { Db } from '@/data/db';
 import { allJobs } from '@/data/jobs';
 import { allBows, allItems } from '@/data/stock';
 import { assertSheet } from '@/contracts/sheet';
@@ -10,11 +10,12 @@ import { loadSheet } from '@/server/sheets';
 import { loadSnapshot } from '@/server/load-snapshot';
 import { todayView } from '@/server/today-view';
 import { seedDemo } from './seed';
+import { newDb } from '@/server/testing/new-db';
 
 let db: Db;
 let jobs: JobSnapshot[];
 beforeAll(() => {
-  db = openDb(':memory:');
+  db = newDb();
   seedDemo(db);
   jobs = allJobs(db).map(({ id }) => loadSnapshot(id, db)!);
 });

@@ -1,4 +1,4 @@
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { allJobs, archerById, updateArcher } from '@/data/jobs';
 import { touchedTimes } from '@/data/touched';
 import { calendarView } from '@/server/calendar';
@@ -13,6 +13,7 @@ import { todayView } from '@/server/today-view';
 import type { Command } from '@/contracts/commands';
 import { seedHistory } from './history';
 import { seedDemo } from './seed';
+import { newDb } from '@/server/testing/new-db';
 
 const NOW = new Date('2026-11-24T10:20:00+01:00');
 
@@ -20,8 +21,8 @@ let demo: Db;
 let old: Db;
 beforeAll(() => {
   pretendNow(NOW);
-  demo = openDb(':memory:');
-  old = openDb(':memory:');
+  demo = newDb();
+  old = newDb();
   for (const db of [demo, old]) seedDemo(db);
   pretendNow(NOW);
   seedHistory(old, { delivered: 400, open: 3, seed: 5 });
@@ -40,7 +41,7 @@ const send = (db: Db, name: string, command: Command) => {
 };
 
 test('the same seed makes the same years', () => {
-  const again = openDb(':memory:');
+  const again = newDb();
   seedDemo(again);
   pretendNow(NOW);
   seedHistory(again, { delivered: 400, open: 3, seed: 5 });

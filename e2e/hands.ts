@@ -17,16 +17,80 @@ export interface Hands {
 }
 
 const STAGES = ['meet', 'fit', 'bow', 'kit', 'bench', 'lane', 'steady', 'handover'];
-/** A slow machine is no fault: what never comes alone is to be noticed. */
-const WAIT = { timeout: 30_000 };
+/**
+ * A slow machine is no fault: what never comes alone is to be noticed. Looked for every so often, not with every frame
+ * the page draws: that would be most of the work it has.
+ */
+const WAIT = { timeout: 30_000, polling: 50 };
 const DOUBLE_TAP_MS = 350;
 
-export const find = async (page: Page, target: string): Promise<ElementHandle<HTMLElement>> => {
-  const selector = target.startsWith('aria/') ? `::-p-aria(${target.slice(5)})` : target;
-  const found = await page.waitForSelector(selector, WAIT).catch(() => null);
+export async function find(page: Page, target: string): Promise<ElementHandle<HTMLElement>> {
+  const found = target.startsWith('aria/')
+    ? await named(page, target.slice(5))
+    : await page.waitForSelector(target, { timeout: WAIT.timeout }).catch(() => null);
   if (!found) throw new Error(`Not on the page: ${target}\n${await pageText(page)}`);
   return found as ElementHandle<HTMLElement>;
+}
+
+/** What stands for a role in our pages; another role stands as its attribute. */
+const OF_ROLE: Readonly<Record<string, string>> = {
+  button: 'button',
+  link: 'a[href]',
+  textbox: 'input:not([type]), input[type="text"], input[type="search"], textarea',
+  checkbox: 'input[type="checkbox"]',
+  radio: 'input[type="radio"]',
+  any: 'button, a[href], input, textarea, select, [role], [aria-label]',
 };
+const ASK_BROWSER_EVERY_MS = 4000;
+
+/**
+ * The element of an accessible name: "Name" or "Name[role="button"]". The browser's own search for it builds the
+ * whole tree of what assistive technology sees, again and again while it is waited for; so it is looked for by what
+ * gives our elements their names, and the browser is asked now and then.
+ */
+async function named(page: Page, target: string): Promise<ElementHandle | null> {
+  const [, name = '', role = 'any'] = /^(.*?)(?:\[role="(\w+)"\])?$/s.exec(target)!;
+  const elements = [OF_ROLE[role], `[role="${role}"]`].filter(Boolean).join(', ');
+  for (const end = Date.now() + WAIT.timeout; Date.now() < end;) {
+    const found = await page
+      .waitForFunction(elementNamed, { ...WAIT, timeout: ASK_BROWSER_EVERY_MS }, elements, name)
+      .catch(() => null);
+    const element = found?.asElement() ?? (await page.$(`::-p-aria(${target})`).catch(() => null));
+    if (element) return element as ElementHandle;
+  }
+  return null;
+}
+
+/** Runs in the page: the first visible one of these elements that is called so; white space is no matter. */
+function elementNamed(elements: string, name: string): Element | null {
+  const bare = (text: string) => text.replace(/[\s\u200b\u00a0\u202f]+/g, '');
+  const textOf = (node: Node): string => {
+    if (node.nodeType === Node.TEXT_NODE) return node.textContent ?? '';
+    if (!(node instanceof Element) || node.getAttribute('aria-hidden') === 'true') return '';
+    return node.getAttribute('aria-label') ?? [...node.childNodes].map(textOf).join(' ');
+  };
+  const nameOf = (node: Element): string => {
+    const by = node.getAttribute('aria-labelledby');
+    if (by)
+      return by
+        .split(/\s+/)
+        .map((id) => document.getElementById(id))
+        .map((one) => (one ? textOf(one) : ''))
+        .join(' ');
+    const labels = (node as HTMLInputElement).labels;
+    return (
+      node.getAttribute('aria-label') ??
+      (labels?.length ? [...labels].map(textOf).join(' ') : textOf(node))
+    );
+  };
+  const wanted = bare(name);
+  const seen = (node: Element) =>
+    !node.closest('[aria-hidden="true"], [inert]') &&
+    (node.checkVisibility({ visibilityProperty: true }) || node.matches('input'));
+  for (const node of document.querySelectorAll(elements))
+    if (bare(nameOf(node)) === wanted && seen(node)) return node;
+  return null;
+}
 
 /** Opens an address and waits until the page hears keys and taps. */
 export async function visit(page: Page, url: string) {

@@ -47,10 +47,7 @@ export class TestShop {
   }
 
   /** The demo shop, a new one opened to its owner, or a place where no shop stands yet. */
-  static async open(
-    kind: 'demo' | 'empty' | 'none',
-    { backups = false } = {},
-  ): Promise<TestShop> {
+  static async open(kind: 'demo' | 'empty' | 'none', { backups = false } = {}): Promise<TestShop> {
     const folder = mkdtempSync(join(tmpdir(), 'waffenrad-e2e-'));
     const db = join(folder, 'shop.sqlite');
     if (kind === 'demo') copyFileSync(process.env.WAFFENRAD_SEEDED!, db);

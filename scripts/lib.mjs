@@ -109,7 +109,7 @@ export function needBuild() {
 
 export { chromiumPath, CHROMIUM_FLAGS, freePort, SERVER, startServer } from './serve.cjs';
 
-/** Debian's chromium: installed when root, else a word on what to install. */
+/** Debian's chromium, the one without windows where there is one: installed when root, else a word on what to install. */
 export function needChromium() {
   if (chromiumPath()) return;
   const apt = existsSync('/usr/bin/apt-get');
@@ -117,11 +117,13 @@ export function needChromium() {
     say('Installing chromium for the browser tests …');
     const env = { DEBIAN_FRONTEND: 'noninteractive' };
     run('apt-get', ['update', '-qq'], env);
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], env);
+    const install = (name) =>
+      run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], env);
+    if (!install('chromium-headless-shell')) install('chromium');
   }
   if (!chromiumPath()) {
     stop(
-      'The browser tests need chromium. Install it (Debian, as root: apt-get install chromium), ' +
+      'The browser tests need chromium. Install it (Debian, as root: apt-get install chromium-headless-shell), ' +
         'or name its place in CHROMIUM_PATH.',
     );
   }

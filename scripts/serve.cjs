@@ -8,8 +8,14 @@ const ROOT = join(__dirname, '..');
 /** Made by the build from `src/server/gate/serve.ts`. */
 const SERVER = join(ROOT, '.next/waffenrad-server.cjs');
 
+/** The one without windows draws the same and takes a quarter less time. */
 const chromiumPath = () =>
-  [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser']
+  [
+    process.env.CHROMIUM_PATH,
+    '/usr/bin/chromium-headless-shell',
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+  ]
     .filter(Boolean)
     .find((path) => existsSync(path));
 

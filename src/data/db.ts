@@ -20,11 +20,15 @@ export function backupFolder(path = dbPath()): string | null {
   return resolve(/* turbopackIgnore: true */ named ?? join(dirname(path), 'backups'));
 }
 
-/** Opens (and makes) the file, sets the pragmas, brings the schema up to date. */
-export function openDb(path: string): Db {
+/**
+ * Opens (and makes) the file, sets the pragmas, brings the schema up to date.
+ *
+ * @param bytes what a database in memory begins with; empty where they are left out.
+ */
+export function openDb(path: string, bytes?: Buffer): Db {
   if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true });
   // Two that begin side by side on a new file wait for each other.
-  const db = new Database(path, { timeout: OPENING_WAIT_MS });
+  const db = new Database(bytes ?? path, { timeout: OPENING_WAIT_MS });
   try {
     if (path !== ':memory:') keepToOwner(path);
     refuseForeign(db);

@@ -2,7 +2,7 @@ import { checker, isInstant } from '@/contracts/ajv';
 import { CommandRequest } from '@/contracts/commands';
 import { plannedDayFault } from '@/core/job';
 import { seedDemo } from '../../demo/seed';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { appointmentsFile } from './ics';
 import { calendarView } from './calendar';
 import { pretendNow } from './clock';
@@ -10,6 +10,7 @@ import { createJob, runCommand } from './commands';
 import { find } from './find';
 import { Problem } from './problem';
 import { todayView } from './today-view';
+import { newDb } from './testing/new-db';
 
 const faultOf = (run: () => unknown): string[] => {
   try {
@@ -24,7 +25,7 @@ const faultOf = (run: () => unknown): string[] => {
 
 let db: Db;
 beforeEach(() => {
-  db = openDb(':memory:');
+  db = newDb();
   pretendNow(new Date('2026-11-24T10:20:00+01:00'));
 });
 afterAll(() => pretendNow(null));

@@ -5,6 +5,7 @@ import { openDb, type Db } from '@/data/db';
 import { backupDue, backUp, backupState, backupWarning } from './backups';
 import { pretendNow } from './clock';
 import { problemOf } from './testing/problem-of';
+import { newDb } from './testing/new-db';
 
 let folder: string;
 let db: Db;
@@ -98,5 +99,5 @@ test('before a newer schema the old file is kept as it was', () => {
   // The schema’s own statements fail on this half-changed file; the backup stands before they begin.
   expect(() => openDb(join(folder, 'shop.sqlite'))).toThrow();
   expect(readdirSync(join(folder, 'elsewhere'))).toEqual(['waffenrad-of-version-15.sqlite']);
-  db = openDb(':memory:');
+  db = newDb();
 });

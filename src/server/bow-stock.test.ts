@@ -1,15 +1,16 @@
 import { BOW_COLUMNS, writeBowFile } from '@/contracts/bow-csv';
 import { writeCell } from '@/contracts/csv';
 import { aBow } from '@/core/testing/fixtures';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { allBows, bowById, insertBow } from '@/data/stock';
 import { bowsFile } from './bow-looks';
 import { importBows, saveBow } from './bow-stock';
 import { problemComing, problemOf } from './testing/problem-of';
+import { newDb } from './testing/new-db';
 
 let db: Db;
 beforeEach(() => {
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow());
 });
 afterEach(() => db.close());

@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3';
 import { derive } from '@/core/job';
 import { addDays } from '@/core/units';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { migrate } from '@/data/migrate';
 import { allPins } from '@/data/pins';
 import { saveShopSettings, shopSettings } from '@/data/settings';
@@ -17,13 +17,14 @@ import { problemComing, problemOf } from './testing/problem-of';
 import { loadSnapshot } from './load-snapshot';
 import { noteStepTime } from './note-step-time';
 import { rememberPlace } from './remember-place';
+import { newDb } from './testing/new-db';
 
 const MORNING = new Date('2026-11-24T10:20:00+01:00');
 let seeded: Buffer;
 let db: Db;
 beforeAll(() => {
   pretendNow(MORNING);
-  const first = openDb(':memory:');
+  const first = newDb();
   seedDemo(first);
   seeded = first.serialize();
   first.close();

@@ -17,6 +17,7 @@ import { goOnOpening, openingHour } from './first-hour';
 import { openHere, openingOf } from './opening';
 import { addSamples, dropSamples, samplesNamed } from './samples';
 import { problemOf } from './testing/problem-of';
+import { newDb } from './testing/new-db';
 
 const AT = '2026-11-24T09:00:00.000Z';
 const asker = (atMachine = true): Asker => ({
@@ -103,7 +104,7 @@ describe('where no shop stands', () => {
 
 describe('the guide and the sample', () => {
   let on: Db;
-  beforeEach(() => (on = openDb(':memory:')));
+  beforeEach(() => (on = newDb()));
   afterEach(() => on.close());
 
   test('parts are seen one after another, each once; ended, or with the first sheet, it is over', () => {

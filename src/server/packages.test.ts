@@ -14,7 +14,7 @@ import {
   type Kit,
 } from '@/core/kit';
 import { metre, newton } from '@/core/units';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { allJobs } from '@/data/jobs';
 import { allItems } from '@/data/stock';
 import { seedDemo } from '../../demo/seed';
@@ -23,10 +23,11 @@ import { frontierFor, packagesFor } from './packages';
 import { Problem } from './problem';
 import { loadSnapshot } from './load-snapshot';
 import { solve, stopSolver } from './solver';
+import { newDb } from './testing/new-db';
 
 let db: Db;
 beforeAll(() => {
-  db = openDb(':memory:');
+  db = newDb();
   seedDemo(db);
 });
 afterAll(async () => {

@@ -2,7 +2,7 @@ import { demoCatalogue } from '../../demo/load-csv';
 import { partFormat, readPartFile, writePartFile } from '@/contracts/part-csv';
 import { writeCell } from '@/contracts/csv';
 import type { AnyPart } from '@/core/kit';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { beginTaking, takeSlice } from '@/data/part-imports';
 import { allParts, insertItem, partById } from '@/data/stock';
 import { readPieces, type FileRead } from '@/workers/part-file';
@@ -17,11 +17,11 @@ import {
 import { lookAtImport } from './part-looks';
 import { findParts, partsFile, savePart, suppliers } from './part-stock';
 import { problemComing, problemOf } from './testing/problem-of';
+import { catalogueDb, newDb } from './testing/new-db';
 
 let db: Db;
 beforeEach(() => {
-  db = openDb(':memory:');
-  demoCatalogue().forEach((part) => insertItem(db, part));
+  db = catalogueDb();
 });
 afterEach(() => db.close());
 
@@ -111,7 +111,7 @@ describe('a file', () => {
 
   test('every part of it comes over with every field', async () => {
     const kinds = [...new Set(demoCatalogue().map(({ slot }) => slot))];
-    const empty = openDb(':memory:');
+    const empty = newDb();
     for (const kind of kinds) {
       const parts = demoCatalogue().filter(({ slot }) => slot === kind);
       await takeImport((await stagePiece({ kind, parts }, empty)).importId, { only: null }, empty);

@@ -3,16 +3,16 @@ import { BOW_COLUMNS } from '@/contracts/bow-csv';
 import { partFormat } from '@/contracts/part-csv';
 import { writeCell } from '@/contracts/csv';
 import type { AnyPart } from '@/core/kit';
-import { openDb, type Db } from '@/data/db';
-import { bowById, insertBow, insertItem, partById } from '@/data/stock';
+import type { Db } from '@/data/db';
+import { bowById, insertBow, partById } from '@/data/stock';
 import { findParts, savePart } from './part-stock';
 import { saveBow } from './bow-stock';
 import { problemOf } from './testing/problem-of';
+import { catalogueDb } from './testing/new-db';
 
 let db: Db;
 beforeEach(() => {
-  db = openDb(':memory:');
-  demoCatalogue().forEach((part) => insertItem(db, part));
+  db = catalogueDb();
 });
 afterEach(() => db.close());
 

@@ -9,7 +9,7 @@ import {
 } from '@/core/job';
 import { sheetPages, type SheetDocument } from '@/core/sheet';
 import { aBow } from '@/core/testing/fixtures';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { forgetPhotos, photoById, photoMapping } from '@/data/photos';
 import { insertBow } from '@/data/stock';
 import { pretendNow } from './clock';
@@ -19,6 +19,7 @@ import { sheetPdf } from './pdf/sheet-pdf';
 import { handInPhoto, mayTakePhoto, photoPicture, recordPictures, withRoom } from './photos';
 import { keptPicture } from './pictures';
 import { problemOf } from './testing/problem-of';
+import { newDb } from './testing/new-db';
 
 /** A picture with a dark upper left corner, as a camera that was held upright writes it: lying, with a note. */
 const photograph = (width = 2400, height = 1200) =>
@@ -117,7 +118,7 @@ describe('photographs of a job', () => {
   let job: JobSnapshot;
   beforeEach(() => {
     pretendNow(new Date('2026-11-24T09:00:00Z'));
-    db = openDb(':memory:');
+    db = newDb();
     insertBow(db, aBow());
     job = createJob({ who: 'T', archer: { name: 'Runa' }, job: {} }, db);
   });

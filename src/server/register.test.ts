@@ -1,22 +1,21 @@
 import { HANDOVER_CAUTIONS } from '@/core/job';
 import { aBow } from '@/core/testing/fixtures';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { leftBow } from '@/data/register';
-import { insertBow, insertItem } from '@/data/stock';
-import { demoCatalogue } from '../../demo/load-csv';
+import { insertBow } from '@/data/stock';
 import { pretendNow } from './clock';
 import { createJob, runCommand } from './commands';
 import { loadSnapshot } from './load-snapshot';
 import { registerFile, registerView } from './register';
 import { problemOf } from './testing/problem-of';
 import { todayView } from './today-view';
+import { catalogueDb } from './testing/new-db';
 
 let db: Db;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = catalogueDb();
   insertBow(db, aBow({ stock: 5 }));
-  demoCatalogue().forEach((part) => insertItem(db, part));
 });
 afterEach(() => {
   db.close();

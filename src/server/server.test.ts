@@ -6,7 +6,7 @@ import { USUAL_STATIONS } from '@/core/bench';
 import { sheetDocument } from '@/core/sheet';
 import { examples, expectAgrees } from '@/core/testing/examples';
 import { addDays, metre, mm, TRADE_UNITS } from '@/core/units';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { insertBow } from '@/data/stock';
 import { nowIso, pretendNow, shopDay, shopMinutes } from './clock';
 import { createJob, runCommand } from './commands';
@@ -20,6 +20,7 @@ import { notFound } from './problem';
 import { loadShop, saveShop } from './shop';
 import { todayView } from './today-view';
 import { problemOf } from './testing/problem-of';
+import { newDb } from './testing/new-db';
 
 describe('the compute interface', () => {
   const names = Object.keys(CALCULATIONS);
@@ -173,7 +174,7 @@ describe('with a shop', () => {
   let db: Db;
   beforeEach(() => {
     pretendNow(new Date('2026-11-24T09:20:00Z'));
-    db = openDb(':memory:');
+    db = newDb();
     insertBow(db, aBow());
   });
   afterEach(() => {

@@ -1,4 +1,4 @@
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { saveSingleBow } from './bow-pieces';
 import { importBows, saveBow } from './bow-stock';
 import { putVisit } from './calendar';
@@ -10,9 +10,10 @@ import { fetchSupplierList, stagePiece, takeImport } from './part-imports';
 import { savePart } from './part-stock';
 import { Problem } from './problem';
 import { rememberPlace } from './remember-place';
+import { newDb } from './testing/new-db';
 
 let db: Db;
-beforeEach(() => (db = openDb(':memory:')));
+beforeEach(() => (db = newDb()));
 afterEach(() => db.close());
 
 /** Each with a body it reads; what it then says of an empty shop is no matter here. */

@@ -1,6 +1,15 @@
 /** What somebody may be asked for before it is done. */
 export type Right =
-  'look' | 'enter' | 'sign' | 'price' | 'stock' | 'settings' | 'people' | 'export' | 'restore' | 'erase';
+  | 'look'
+  | 'enter'
+  | 'sign'
+  | 'price'
+  | 'stock'
+  | 'settings'
+  | 'people'
+  | 'export'
+  | 'restore'
+  | 'erase';
 
 export type Role = 'owner' | 'technician' | 'counter' | 'learner';
 

@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import type { IncomingMessage } from 'node:http';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { auditPage } from '@/data/audit';
 import { insertPerson, peopleOf, personById } from '@/data/people';
 import { tabletsOf } from '@/data/tablets';
@@ -22,12 +22,13 @@ import {
 import { makerOf } from './maker';
 import { digest } from './secrets';
 import { changeOwnSecret, doorOf, nameOwner, pair, signIn, signOut } from './sessions';
+import { newDb } from '../testing/new-db';
 
 const AT = '2026-11-24T09:00:00.000Z';
 let db: Db;
 const clock = (at: string) => pretendNow(new Date(at));
 beforeEach(() => {
-  db = openDb(':memory:');
+  db = newDb();
   clock(AT);
 });
 afterEach(() => {

@@ -2,10 +2,11 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { rightsOf, ROLES, type Role } from '@/core/people';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import type { Asker } from './asker';
 import { passage } from './pass';
 import { needsOf, ROUTES } from './routes';
+import { newDb } from '../testing/new-db';
 
 const files = readdirSync('src/app', { recursive: true, encoding: 'utf8' });
 /** "jobs/[id]/(work)/fit/page.tsx" is the address "/jobs/[id]/fit". */
@@ -48,7 +49,7 @@ test.each(['PATCH', 'POST', 'TRACE'])('what an address does not do asks to look:
 
 describe('roles at every address', () => {
   let db: Db;
-  beforeAll(() => (db = openDb(':memory:')));
+  beforeAll(() => (db = newDb()));
   afterAll(() => db.close());
   const asker = (role: Role | null): Asker => ({
     by: role && { name: 'A', role, rights: rightsOf(role), tablet: 'T' },

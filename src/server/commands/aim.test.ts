@@ -2,17 +2,18 @@ import { hiddenArcher, simulatedHold } from '@/core/hold';
 import type { JobSnapshot } from '@/core/job';
 import { aBow } from '@/core/testing/fixtures';
 import { gram, newtonMm } from '@/core/units';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { insertBow } from '@/data/stock';
 import { aims, aimTrace } from '../aims';
 import { createJob, runCommand } from '.';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let job: JobSnapshot;
 const send = (command: object) =>
   (job = runCommand(job.job.id, { version: job.job.version, who: 'T', command } as never, db));
 beforeEach(() => {
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow());
   job = createJob({ who: 'T', archer: { name: 'Runa' }, job: {} }, db);
   send({ name: 'chooseBow', bowId: 'test-31-r' });

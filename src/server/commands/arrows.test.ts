@@ -1,21 +1,20 @@
-import { demoCatalogue } from '../../../demo/load-csv';
 import { aBow } from '@/core/testing/fixtures';
 import { derive, NO_WISHES, type JobSnapshot } from '@/core/job';
 import { itemOf, type ArrowChoice } from '@/core/kit';
 import { mm } from '@/core/units';
-import { openDb, type Db } from '@/data/db';
-import { insertBow, insertItem } from '@/data/stock';
+import type { Db } from '@/data/db';
+import { insertBow } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { Problem } from '../problem';
 import { createJob, runCommand } from '.';
+import { catalogueDb } from '../testing/new-db';
 
 let db: Db;
 let job: JobSnapshot;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = catalogueDb();
   insertBow(db, aBow());
-  demoCatalogue().forEach((part) => insertItem(db, part));
   job = createJob({ who: 'T', archer: { name: 'Runa' }, job: {} }, db);
   send({ name: 'chooseBow', bowId: 'test-31-r' });
   send({ name: 'takeReadings', readings: [{ key: 'armSpan', entered: '69' }] });

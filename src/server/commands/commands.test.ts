@@ -1,18 +1,19 @@
 import { aBow, anItem } from '@/core/testing/fixtures';
 import { HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { insertBow, insertItem, itemById } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { rememberPlace } from '../remember-place';
 import { Problem } from '../problem';
 import { loadSheet } from '../sheets';
 import { createJob, runCommand } from '.';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let job: JobSnapshot;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow());
   insertBow(db, aBow({ id: 'left', hand: 'left' }));
   insertBow(db, aBow({ id: 'short', modules: [{ label: 'A', drawLengthMm: 560 as never }] }));

@@ -3,18 +3,19 @@ import { drawnNow, drawOffOrder, forceCurvePoints, OWN_BOW_ID, rankDrawOff } fro
 import { oldLetOff } from '@/core/fit';
 import { derive, drawnBows, oldBowFigures, speedInput, type JobSnapshot } from '@/core/job';
 import { mm, newton } from '@/core/units';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { newestCurves } from '@/data/curves';
 import { insertBow } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { Problem } from '../problem';
 import { createJob, runCommand } from '.';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let job: JobSnapshot;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = newDb();
   for (const id of ['a', 'b', 'c']) insertBow(db, aBow({ id, model: `Probe ${id}` }));
   insertBow(db, aBow({ id: 'left', hand: 'left' }));
   job = createJob({ who: 'T. Okoro', archer: { name: 'Runa' }, job: {} }, db);

@@ -1,13 +1,12 @@
-import { demoCatalogue } from '../../../demo/load-csv';
 import { derive, HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import { jobTotal } from '@/core/quote';
 import { deliveryNote, type SheetDocument } from '@/core/sheet';
 import { writeMoney } from '@/core/units';
 import { aBow } from '@/core/testing/fixtures';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { saveShopSettings, shopSettings } from '@/data/settings';
 import { sheetDocument } from '@/data/sheets';
-import { insertBow, insertItem, partById } from '@/data/stock';
+import { insertBow, partById } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { loadSnapshot } from '../load-snapshot';
 import { deliveryPdf } from '../pdf/sheet-pdf';
@@ -15,14 +14,14 @@ import { loadDelivery } from '../sheets';
 import { saveShop } from '../shop';
 import { problemOf } from '../testing/problem-of';
 import { createJob, runCommand } from '.';
+import { catalogueDb } from '../testing/new-db';
 
 let db: Db;
 let one: JobSnapshot;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = catalogueDb();
   insertBow(db, aBow({ stock: 3 }));
-  demoCatalogue().forEach((part) => insertItem(db, part));
   one = createJob({ who: 'T', archer: { name: 'Eins' }, job: {} }, db);
   send({ name: 'chooseBow', bowId: 'test-31-r', reason: 'a test' });
 });

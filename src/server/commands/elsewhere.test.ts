@@ -5,7 +5,7 @@ import { jobTotal } from '@/core/quote';
 import { derive } from '@/core/job';
 import type { SheetDocument } from '@/core/sheet';
 import { aBow, aShop } from '@/core/testing/fixtures';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { saveShopSettings } from '@/data/settings';
 import { sheetDocument } from '@/data/sheets';
 import { allBows, bowById, insertBow } from '@/data/stock';
@@ -16,12 +16,13 @@ import { registerView } from '../register';
 import { bowsFor } from '../stock';
 import { problemOf } from '../testing/problem-of';
 import { createJob, runCommand } from '.';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let job: JobSnapshot['job'];
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow({ stock: 2 }));
   job = createJob({ who: 'T', archer: { name: 'Nele' }, job: {} }, db).job;
 });

@@ -1,7 +1,7 @@
 import { aBow, anItem } from '@/core/testing/fixtures';
 import type { Command } from '@/contracts/commands';
 import { derive, lengthReadings, type JobSnapshot } from '@/core/job';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { insertSheet } from '@/data/sheets';
 import { insertBow, insertItem } from '@/data/stock';
 import { pretendNow } from '../clock';
@@ -10,12 +10,13 @@ import { Problem } from '../problem';
 import { loadSnapshot } from '../load-snapshot';
 import { checkPlannedDays } from './answers';
 import { createJob, runCommand } from '.';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let job: JobSnapshot;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow({ id: 'bow' }));
   job = createJob({ who: 'T. Okoro', archer: { name: 'Runa' }, job: {} }, db);
 });

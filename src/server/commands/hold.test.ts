@@ -5,10 +5,10 @@ import type { ArrowChoice } from '@/core/kit';
 import { bowLine, type SheetDocument } from '@/core/sheet';
 import { mm } from '@/core/units';
 import { pieceBySerial, savePiece } from '@/data/bow-pieces';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { sheetDocument } from '@/data/sheets';
 import { saveShopSettings, shopSettings } from '@/data/settings';
-import { bowById, insertBow, insertItem, partById } from '@/data/stock';
+import { bowById, insertBow, partById } from '@/data/stock';
 import { bringBack, forgetSingleBow, saveSingleBow, singleBows } from '../bow-pieces';
 import { calendarView } from '../calendar';
 import { pretendNow } from '../clock';
@@ -19,14 +19,14 @@ import { todayView } from '../today-view';
 import { createJob, runCommand } from '.';
 import { historyPage } from '../history';
 import { problemOf } from '../testing/problem-of';
+import { catalogueDb } from '../testing/new-db';
 
 let db: Db;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = catalogueDb();
   insertBow(db, aBow({ stock: 1, restMounts: ['plungerBolt', 'dovetail'], supplier: 'Nordufer' }));
   insertBow(db, aBow({ id: 'other', model: 'Other', stock: 3 }));
-  demoCatalogue().forEach((part) => insertItem(db, part));
 });
 afterEach(() => {
   db.close();

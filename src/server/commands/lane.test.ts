@@ -2,11 +2,12 @@ import { aBow, anItem } from '@/core/testing/fixtures';
 import { confirmedShots, derive, jobMarks, type JobSnapshot } from '@/core/job';
 import { latest } from '@/core/setup';
 import { metre } from '@/core/units';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { insertBow, insertItem } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { Problem } from '../problem';
 import { createJob, runCommand } from '.';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let job: JobSnapshot;
@@ -40,7 +41,7 @@ function refusal(command: Body) {
 
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow());
   insertItem(db, anItem('arrows', {}, { id: 'arrows' }));
   insertItem(db, anItem('sight', {}, { id: 'sight' }));

@@ -2,11 +2,12 @@ import { aBow, anItem } from '@/core/testing/fixtures';
 import { withWaiting, type WaitingEntry } from '@/core/entries';
 import { derive, HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import { latest } from '@/core/setup';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { insertBow, insertItem } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { problemOf } from '../testing/problem-of';
 import { createJob, runCommand } from '.';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let job: JobSnapshot;
@@ -59,7 +60,7 @@ const readingsOf = ({ readings }: JobSnapshot, key: string) =>
 
 beforeEach(() => {
   minute(0);
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow());
   insertItem(db, anItem('arrows', {}, { id: 'arrows' }));
   job = createJob({ who: 'T. Okoro', archer: { name: 'Runa' }, job: {} }, db);

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { HANDOVER_CAUTIONS, type JobSnapshot } from '@/core/job';
 import { codeText, type SheetDocument } from '@/core/sheet';
 import { aBow, FINISHED, FULL_KIT } from '@/core/testing/fixtures';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { appendReading } from '@/data/records';
 import { sheetDocument } from '@/data/sheets';
 import { bowById, insertBow, insertItem } from '@/data/stock';
@@ -13,13 +13,14 @@ import { orders } from '../orders';
 import { registerView } from '../register';
 import { problemOf } from '../testing/problem-of';
 import { createJob, runCommand } from '.';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let first: JobSnapshot;
 let spare: JobSnapshot;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow({ stock: 5 }));
   insertBow(db, aBow({ id: 'other-33-r', model: 'Other 33', letOff: 0.75, stock: 1 }));
   for (const { item } of FULL_KIT) insertItem(db, item!);

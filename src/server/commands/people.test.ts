@@ -1,6 +1,6 @@
 import { aBow } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { insertBow } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { loadSnapshot } from '../load-snapshot';
@@ -8,11 +8,12 @@ import { todayView } from '../today-view';
 import { changeShop, loadShop } from '../shop';
 import { createJob, runCommand, wasSaved } from '.';
 import { problemOf } from '../testing/problem-of';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 beforeEach(() => {
   pretendNow(new Date('2026-11-26T09:00:00Z'));
-  db = openDb(':memory:');
+  db = newDb();
   insertBow(db, aBow());
 });
 afterEach(() => {

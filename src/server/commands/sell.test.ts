@@ -1,8 +1,7 @@
-import { demoCatalogue } from '../../../demo/load-csv';
 import { aBow } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
-import { openDb, type Db } from '@/data/db';
-import { insertBow, insertItem, itemById } from '@/data/stock';
+import type { Db } from '@/data/db';
+import { insertBow, itemById } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { orders, ordersFile } from '../orders';
 import { findQuote, loadQuote } from '../quotes';
@@ -10,13 +9,13 @@ import { loadSnapshot } from '../load-snapshot';
 import { itemsFor } from '../stock';
 import { createJob, runCommand } from '.';
 import { problemOf } from '../testing/problem-of';
+import { catalogueDb } from '../testing/new-db';
 
 let db: Db;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = catalogueDb();
   insertBow(db, aBow({ restMounts: ['plungerBolt', 'dovetail'] }));
-  demoCatalogue().forEach((part) => insertItem(db, part));
 });
 afterEach(() => {
   db.close();

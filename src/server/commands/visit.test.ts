@@ -1,24 +1,23 @@
-import { demoCatalogue } from '../../../demo/load-csv';
 import { HANDOVER_CAUTIONS, openVisitOf, type JobSnapshot } from '@/core/job';
 import type { SheetDocument } from '@/core/sheet';
 import { aBow } from '@/core/testing/fixtures';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { sheetDocument } from '@/data/sheets';
-import { bowById, insertBow, insertItem, partById } from '@/data/stock';
+import { bowById, insertBow, partById } from '@/data/stock';
 import { pretendNow } from '../clock';
 import { comeBackFile } from '../ics';
 import { loadSnapshot } from '../load-snapshot';
 import { problemOf } from '../testing/problem-of';
 import { todayView } from '../today-view';
 import { createJob, runCommand } from '.';
+import { catalogueDb } from '../testing/new-db';
 
 let db: Db;
 let one: JobSnapshot;
 beforeEach(() => {
   pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = openDb(':memory:');
+  db = catalogueDb();
   insertBow(db, aBow({ stock: 2 }));
-  demoCatalogue().forEach((part) => insertItem(db, part));
   one = createJob({ who: 'T', archer: { name: 'Eins' }, job: {} }, db);
   send({ name: 'chooseBow', bowId: 'test-31-r', reason: 'a test' });
   send({ name: 'choosePart', slot: 'rest', itemId: 'rest-regenpfeifer', owned: false, label: '' });

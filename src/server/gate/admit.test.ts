@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import type { IncomingMessage } from 'node:http';
-import { openDb, type Db } from '@/data/db';
+import type { Db } from '@/data/db';
 import { NoShop } from '@/data/no-shop';
 import { ASKER, askerIn, writeAsker } from '../access/asker';
 import { KNOWN, SESSION } from '../access/identify';
@@ -9,11 +9,12 @@ import { nameOwner } from '../access/sessions';
 import { Problem } from '../problem';
 import { whileResting } from '../resting';
 import { admitBy } from './admit';
+import { newDb } from '../testing/new-db';
 
 let db: Db;
 let cookie: string;
 beforeAll(async () => {
-  db = openDb(':memory:');
+  db = newDb();
   const asker = {
     ...{
       by: null,
