@@ -295,14 +295,17 @@ export function keyboard(page: Page): Hands {
   const tabTo = async (target: string) => {
     let element = await find(page, target);
     for (let i = 0; i < 400; i++) {
-      // The screen may have been drawn anew meanwhile.
-      if (!(await element.evaluate((node) => node.isConnected))) element = await find(page, target);
       const at = await element.evaluate((node) => {
+        if (!node.isConnected) return 'drawn anew';
         if (node === document.activeElement) return 'there';
         const group = node.closest('.MuiToggleButtonGroup-root');
         return group?.contains(document.activeElement) ? 'in its group' : 'elsewhere';
       });
       if (at === 'there') return;
+      if (at === 'drawn anew') {
+        element = await find(page, target);
+        continue;
+      }
       // A group of choices is one stop of Tab; inside it the arrows go on.
       await page.keyboard.press(at === 'in its group' ? 'ArrowRight' : 'Tab');
     }

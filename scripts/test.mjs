@@ -43,31 +43,31 @@ function jest(config) {
 }
 
 /** Commands one after another; what they say is kept until they are done. */
-async function quietly(commands) {
+async function quietly(name, commands) {
   let said = '';
-  for (const [name, ...args] of commands) {
+  for (const [command, ...args] of commands) {
     const code = await new Promise((done) => {
-      const child = spawn(bin(name), args, { cwd: ROOT });
+      const child = spawn(bin(command), args, { cwd: ROOT });
       for (const out of [child.stdout, child.stderr]) out.on('data', (text) => (said += text));
       child.on('close', done);
     });
-    if (code !== 0) return { ok: false, said };
+    if (code !== 0) return { name, ok: false, said };
   }
-  return { ok: true, said };
+  return { name, ok: true, said };
 }
 
-// Neither uses more than one core: side by side.
+// Neither uses more than one core: side by side, each about as long as the other.
 say('\n— type check and lint');
 const began = Date.now();
-const [types, lint] = await Promise.all([
-  quietly([['tsc', '--noEmit']]),
-  quietly([
-    ['eslint', '.', '--max-warnings', '0'],
-    ['knip', '--no-progress'],
+const checks = await Promise.all([
+  quietly('types, layout, unused code', [
+    ['tsc', '--noEmit'],
     ['prettier', '--check', '--log-level', 'warn', '.'],
+    ['knip', '--no-progress'],
   ]),
+  quietly('lint', [['eslint', '.', '--max-warnings', '0']]),
 ]);
-for (const [name, { ok, said }] of Object.entries({ 'type check': types, lint })) {
+for (const { name, ok, said } of checks) {
   if (!ok) say(said);
   say(`${ok ? 'ok' : 'FAILED'}: ${name}`);
   count(ok);

@@ -322,6 +322,8 @@ export async function gracefulEnd(ground: Ground) {
   });
   while (writers.some(({ acknowledged }) => acknowledged.length === 0)) await waiting(20);
   const began = performance.now();
+  // A supervisor tells every process of the shop, and the one that started this one tells it again.
+  child.kill('SIGTERM');
   const code = await end(child);
   const ms = performance.now() - began;
   over = true;

@@ -124,6 +124,15 @@ export function lastWritten(path: string): number {
   }
 }
 
+/** Where what is made ready lies, beside the shop’s file. */
+export const comingOf = (live: string): string => `${live}.coming`;
+
+/** What was made ready and never laid over, because the program was ended: nobody needs it. */
+export function dropComing(live: string): void {
+  for (const tail of ['', '-journal', '-wal', '-shm'])
+    rmSync(comingOf(live) + tail, { force: true });
+}
+
 const ALL_PAGES = 0x7fffffff;
 
 /**
@@ -136,6 +145,5 @@ export async function layOver(coming: string, live: string): Promise<void> {
     await db.backup(live, { progress: () => ALL_PAGES });
   } finally {
     db.close();
-    rmSync(coming, { force: true });
   }
 }

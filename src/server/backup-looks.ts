@@ -1,8 +1,9 @@
-import { rmSync } from 'node:fs';
 import { backupsIn, checkFile, type BackupFile, type FileCheck } from '@/data/backup';
 import { backupFolder, dbPath } from '@/data/db';
 import { NewerFile } from '@/data/migrate';
 import {
+  comingOf,
+  dropComing,
   lastWritten,
   layOver,
   makeReady,
@@ -48,7 +49,7 @@ export async function backupBack(name: string, kept: string, by: PutBackBy): Pro
   const look = checkFile(path);
   if (!look.ok) throw notWhole(look.faults);
   const live = dbPath();
-  const coming = `${live}.coming`;
+  const coming = comingOf(live);
   try {
     makeReady(path, live, coming, by);
     const ready = checkFile(coming);
@@ -57,10 +58,11 @@ export async function backupBack(name: string, kept: string, by: PutBackBy): Pro
       throw new Problem(409, 'more-since', 'More was entered meanwhile', {
         detail: 'Something was entered in this very moment. Look at the backup again.',
       });
+    await layOver(coming, live);
   } catch (error) {
-    rmSync(coming, { force: true });
     if (error instanceof NewerFile) throw notWhole([error.message]);
     throw error;
+  } finally {
+    dropComing(live);
   }
-  await layOver(coming, live);
 }

@@ -1,5 +1,6 @@
 import { db, dbPath, openedDb } from '@/data/db';
 import { overwriteErased } from '@/data/erase';
+import { dropComing } from '@/data/put-back';
 import { hasShop, NoShop } from '@/data/no-shop';
 import { bePresent } from '@/data/presence';
 import { backupOnItsWay, keepBackups } from './backups';
@@ -21,6 +22,7 @@ function tried(work: () => unknown): void {
 export function openShop(): void {
   // Made, or brought up to date, before anybody asks.
   tried(() => overwriteErased(db()));
+  tried(() => dropComing(dbPath()));
   startPool();
   if (hasShop(dbPath())) shopIsHere();
   keepBackups();

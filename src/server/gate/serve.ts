@@ -27,6 +27,8 @@ const port = Number(process.env.PORT ?? 3000);
 const folder = process.cwd();
 /** Answers that are on their way have so long when the program is asked to stop, ms. */
 const STOP_WITHIN_MS = 10_000;
+/** Signals within this are one. */
+const ASKED_ONCE_MS = 1000;
 /** A shop has some ten tablets with a few connections each. */
 const MOST_CONNECTIONS = 1000;
 /** Of one address, also where a proxy stands before the shop: who opens more shuts nobody else out. */
@@ -97,11 +99,14 @@ async function main() {
         : `The server cannot listen on ${host}, port ${port}: ${error.message}`,
     ),
   );
-  let stopping = false;
+  let stoppingSince: number | null = null;
   const end = async () => {
-    // Asked twice: at once.
-    if (stopping) process.exit(130);
-    stopping = true;
+    if (stoppingSince !== null) {
+      // Asked again: at once. A supervisor tells every process at once, and one tells the other.
+      if (performance.now() - stoppingSince > ASKED_ONCE_MS) process.exit(130);
+      return;
+    }
+    stoppingSince = performance.now();
     log.info('stopping');
     setTimeout(() => {
       log.error('what was on its way did not end in time');
