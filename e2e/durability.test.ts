@@ -30,6 +30,8 @@ test('what does not wait and cannot be saved says so, and nothing of it is done'
   const page = await shop.page();
   await visit(page, `${shop.url}/jobs/${jobId}/bow?part=choose`);
   await reads(page, 'of 14 in the shop fit');
+  // The words are there before the scripts that make the stage answer.
+  await page.waitForNetworkIdle({ idleTime: 400 });
   await shop.kill();
   await page.$$eval('button', (all) =>
     all.find((one) => one.getAttribute('aria-label')?.startsWith('Take this bow'))!.click(),

@@ -127,6 +127,16 @@ export async function reads(page: Page, words: string, selector = 'body'): Promi
     });
 }
 
+/** Waits until the words stand there no longer. */
+export const lacks = (page: Page, words: string, selector = 'body') =>
+  page.waitForFunction(
+    (text, where) =>
+      !(document.querySelector(where) as HTMLElement | null)?.innerText.includes(text),
+    WAIT,
+    words,
+    selector,
+  );
+
 /** Entries are saved one after another; a screen at rest has nothing on its way. */
 export const settled = (page: Page) =>
   page.waitForFunction(() => !document.body.innerText.includes('Saving …'), WAIT);
