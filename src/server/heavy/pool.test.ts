@@ -1,5 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import { Problem } from '../problem';
+import { sicknessOf } from '../sick';
 import { Pool } from './pool';
 
 /** A thread that does as it is told: names itself, waits, refuses, breaks, hangs. */
@@ -12,6 +13,7 @@ const THREAD = `
     if (task === 'refuse') say({ say: 'refused', status: 422, reason: 'no', title: 'No', more: { detail: 'Because' } });
     if (task === 'break') throw new Error('broken');
     if (task === 'fault') say({ say: 'fault', message: 'a fault' });
+    if (task === 'full') say({ say: 'fault', message: 'no room', code: 'SQLITE_FULL' });
     if (task === 'leave') process.exit(3);
     if (task === 'hang') for (;;);
   });
@@ -55,7 +57,9 @@ test('a refusal comes back as one, a fault as a fault', async () => {
   expect(refusal).toBeInstanceOf(Problem);
   expect(refusal).toMatchObject({ status: 422, reason: 'no', message: 'Because' });
   await expect(pool.run('fault', [], LONG)).rejects.toThrow('a fault');
-  // The thread of both goes on.
+  const full = await pool.run('full', [], LONG).catch((error: unknown) => error);
+  expect(sicknessOf(full)?.kind).toBe('full');
+  // The thread of all goes on.
   expect(made).toHaveLength(1);
 });
 

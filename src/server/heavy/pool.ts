@@ -17,7 +17,12 @@ export type Said =
       readonly title: string;
       readonly more: Problem['more'];
     }
-  | { readonly say: 'fault'; readonly message: string };
+  | {
+      readonly say: 'fault';
+      readonly message: string;
+      /** Of the system or of SQLite: a full disk is told from a fault of ours by it. */
+      readonly code?: string;
+    };
 
 interface Waiting {
   readonly asked: Asked;
@@ -129,5 +134,5 @@ function answer({ done, failed }: Waiting, said: Said): void {
   if (said.say === 'done') done(said.value);
   else if (said.say === 'refused')
     failed(new Problem(said.status, said.reason, said.title, said.more));
-  else failed(new Error(said.message));
+  else failed(Object.assign(new Error(said.message), said.code ? { code: said.code } : {}));
 }

@@ -17,9 +17,11 @@ async function work({ task, args }: Asked): Promise<Said> {
       const { status, reason, title, more } = error;
       return { say: 'refused', status, reason, title, more };
     }
+    const { code } = (error ?? {}) as { readonly code?: unknown };
     return {
       say: 'fault',
       message: error instanceof Error ? (error.stack ?? error.message) : String(error),
+      ...(typeof code === 'string' ? { code } : {}),
     };
   }
 }
