@@ -66,6 +66,14 @@ function oneFile(path: string): void {
   db.close();
 }
 
+/** Under the second it is made in; where that one has a backup, which stays, under the next that has none. */
+function freePath(folder: string, at: string): string {
+  for (let ms = Date.parse(at); ; ms += 1000) {
+    const path = join(folder, backupName(new Date(ms).toISOString()));
+    if (!existsSync(path)) return path;
+  }
+}
+
 /**
  * Writes a backup beside the running shop, page after page with others served between; it has its
  * name only once it is whole.
@@ -76,7 +84,7 @@ export async function writeBackup(
   at: string,
 ): Promise<string> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
-  const path = join(folder, backupName(at));
+  const path = freePath(folder, at);
   const part = `${path}.part`;
   rmSync(part, { force: true });
   try {

@@ -147,6 +147,17 @@ test('a tablet that knows what was taken back is refused, and told what became o
   ).toBeGreaterThan(Math.max(...seen.readings.map(({ seq }) => seq)));
 });
 
+test('put back in the second it was made in, it is not written over', async () => {
+  const noor = withBow('Noor');
+  const { newest } = await backUp(db);
+  brace(noor, '7 in');
+  const { kept } = await putBack(by, newest!.name, { entriesSince: 1 });
+  expect(kept).not.toBe(newest!.name);
+  expect(braces(noor)).toEqual([]);
+  await back(kept);
+  expect(braces(noor)).toEqual(['7 in']);
+});
+
 test('what Today shows is read anew', async () => {
   const noor = open('Noor');
   const night = await backedUp();
