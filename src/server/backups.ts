@@ -1,3 +1,4 @@
+import { basename } from 'node:path';
 import type { TodayView } from '@/core/job';
 import { backupsIn, tidyBackups, writeBackup, type BackupFile } from '@/data/backup';
 import { backupFolder, db, dbPath, type Db } from '@/data/db';
@@ -53,22 +54,34 @@ export function backupWarning(): TodayView['backup'] {
 
 let running: Promise<BackupState> | null = null;
 
-/** Makes a backup now; one that is being made already is waited for. */
-export function backUp(from: Db = db(), tidies = true): Promise<BackupState> {
+function folderOrRefuse(): string {
   const folder = backupFolder();
   if (folder === null)
     throw new Problem(422, 'backups-off', 'Backups are off', {
       detail: 'WAFFENRAD_BACKUPS is “off”. Name a folder there and start again.',
     });
+  return folder;
+}
+
+/** Writes one and says its name. */
+async function written(from: Db, folder: string): Promise<string> {
+  try {
+    return basename(await writeBackup(from, folder, nowIso()));
+  } catch (error) {
+    throw new Problem(507, 'no-backup', 'The backup was not made', {
+      detail: `${error instanceof Error ? error.message : String(error)} Folder: ${folder}. Is there room on the disk, and may it be written to?`,
+    });
+  }
+}
+
+/** Makes a backup now; one that is being made already is waited for. */
+export function backUp(from: Db = db()): Promise<BackupState> {
+  const folder = folderOrRefuse();
   running ??= (async () => {
     try {
-      await writeBackup(from, folder, nowIso());
-      if (tidies) tidyBackups(folder);
+      await written(from, folder);
+      tidyBackups(folder);
       return backupState();
-    } catch (error) {
-      throw new Problem(507, 'no-backup', 'The backup was not made', {
-        detail: `${error instanceof Error ? error.message : String(error)} Folder: ${folder}. Is there room on the disk, and may it be written to?`,
-      });
     } finally {
       running = null;
     }
@@ -76,8 +89,8 @@ export function backUp(from: Db = db(), tidies = true): Promise<BackupState> {
   return running;
 }
 
-/** The same, and none of the others goes: one of them is about to be put back. */
-export const backUpToKeep = (): Promise<BackupState> => backUp(db(), false);
+/** One of its own, and none of the others goes for it: one of them is about to be put back. Its name. */
+export const backUpToKeep = (): Promise<string> => written(db(), folderOrRefuse());
 
 /** One that is being made: resolves when it is done, well or not. */
 export const backupOnItsWay = (): Promise<void> =>

@@ -158,6 +158,18 @@ test('put back in the second it was made in, it is not written over', async () =
   expect(braces(noor)).toEqual(['7 in']);
 });
 
+test('a backup of a clock that was wrong does not stand in its way', async () => {
+  const noor = withBow('Noor');
+  const night = await backedUp();
+  pretendNow(new Date('2027-01-01T09:00:00Z'));
+  await backUp(db);
+  later();
+  brace(noor, '7 in');
+  const { kept } = await back(night);
+  expect(kept).toMatch(/^waffenrad-2026-11-24/);
+  expect(braces(noor)).toEqual([]);
+});
+
 test('what Today shows is read anew', async () => {
   const noor = open('Noor');
   const night = await backedUp();

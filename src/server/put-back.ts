@@ -51,8 +51,7 @@ export async function putBack(by: By, wanted: string, body: unknown): Promise<Pu
   if (isResting()) throw resting();
   return whileResting(async () => {
     await backupOnItsWay();
-    const { newest } = await backUpToKeep();
-    const kept = newest!.name;
+    const kept = await backUpToKeep();
     const stamp = { at: nowIso(), who: by.name, tablet: by.tablet };
     const when = madeAt(made);
     const summary = `Put back as it stood in the backup of ${when}`;
