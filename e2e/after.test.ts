@@ -2,7 +2,7 @@ import { derive, type JobSnapshot } from '@/core/job';
 import { setupValue, type SetupKey } from '@/core/setup';
 import { codeText, type SheetDocument } from '@/core/sheet';
 import { twinCount, twinRows } from '@/core/twin';
-import { click, pageText, reads, visit } from './hands';
+import { click, pageText, pasted, reads, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -10,7 +10,7 @@ let shop: TestShop;
 let first: string;
 let sheet: SheetDocument;
 beforeAll(async () => {
-  shop = await TestShop.open('demo');
+  shop = await TestShop.open('demo', { staysOpen: true });
   first = await shop.jobOf('Aino');
   sheet = await shop.get<SheetDocument>(`/api/v1/jobs/${first}/sheets/1`);
 });
@@ -121,7 +121,7 @@ test('a card read elsewhere becomes the model of a job here', async () => {
   const code = codeText(sheet)!;
   const page = await shop.page();
   await visit(page, `${shop.url}/code`);
-  await page.type('#code-text', code.replace('sheet 1001.1', 'sheet 4711.2'));
+  await pasted(page, '#code-text', code.replace('sheet 1001.1', 'sheet 4711.2'));
   await reads(page, 'Numbers of the code');
   const job = await shop.jobOf('Ilse');
   await page.select('#code-job', job);

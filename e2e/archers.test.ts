@@ -8,7 +8,7 @@ import { TestShop } from './shop';
 const button = (name: string) => `aria/${name}[role="button"]`;
 
 test('a person is shown, given as a file another shop reads, and erased; the sheet stays', async () => {
-  const shop = await TestShop.open('demo');
+  const shop = await TestShop.open('demo', { staysOpen: true });
   const other = await TestShop.open('empty');
   try {
     const jobId = await shop.jobOf('Aino');

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { answered, click, find, lacks, pageText, reads, settled, visit } from './hands';
+import { answered, click, find, lacks, pageText, reads, settled, openAnew } from './hands';
 import { arrived, choose, pairingCode, pin, signsIn, takesSample } from './opening';
 import { TestShop } from './shop';
 
@@ -18,7 +18,7 @@ describe('the demo shop', () => {
 
   test('shows its people with their PINs first; signed in one goes on where one wanted', async () => {
     const page = await door();
-    await visit(page, `${shop.url}/shop/parts?q=rest`);
+    await openAnew(page, `${shop.url}/shop/parts?q=rest`);
     await reads(page, 'Who works here?');
     await reads(page, 'Learner · PIN 7193');
     await signsIn(page, 'J. Imhoff', '7194');
@@ -31,10 +31,10 @@ describe('the demo shop', () => {
 
   test('a learner reads and enters, and is told who may do the rest', async () => {
     const page = await door();
-    await visit(page, shop.url);
+    await openAnew(page, shop.url);
     await signsIn(page, 'J. Imhoff', '7193');
     await arrived(page, '/');
-    await visit(page, `${shop.url}/shop`);
+    await openAnew(page, `${shop.url}/shop`);
     await page.waitForSelector('#shop-phone');
     await page.type('#shop-phone', '9');
     await page.keyboard.press('Tab');
@@ -47,7 +47,7 @@ describe('the demo shop', () => {
   test('another person takes over in the middle of a reading; it is theirs, and what was typed stays', async () => {
     const jobId = await shop.jobOf('Noor');
     const page = await shop.page();
-    await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+    await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
     await find(page, '[data-measure]');
     await page.type('[data-measure]', '25 3/8');
     await click(page, '#who');
@@ -77,11 +77,11 @@ describe('the demo shop', () => {
   test('locked, the work is covered and keeps what was typed, on every page of the tablet', async () => {
     const jobId = await shop.jobOf('Noor');
     const page = await shop.page();
-    await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+    await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
     await find(page, '[data-measure]');
     await page.type('[data-measure]', '25 1/2');
     const other = await page.browserContext().newPage();
-    await visit(other, shop.url);
+    await openAnew(other, shop.url);
     await page.bringToFront();
     await click(page, '#who');
     await click(page, button('Lock this tablet'));
@@ -106,7 +106,7 @@ describe('the demo shop', () => {
     // As if from another machine: through something that says so.
     const lane = await shop.page(1024, 768, false, { signedIn: false });
     await lane.setExtraHTTPHeaders({ 'x-forwarded-for': '192.0.2.9' });
-    await visit(lane, `${shop.url}/calendar`);
+    await openAnew(lane, `${shop.url}/calendar`);
     await reads(lane, 'This tablet is not known here');
     expect(await pageText(lane)).not.toMatch(/Okoro|Lindauer|Bootshaus/);
     await lane.type('#pair-code', code.toLowerCase());
@@ -114,7 +114,7 @@ describe('the demo shop', () => {
     await click(lane, button('Pair this tablet'));
     await signsIn(lane, 'M. Lindauer', '1379');
     await arrived(lane, '/calendar');
-    await visit(page, `${shop.url}/shop/people`);
+    await openAnew(page, `${shop.url}/shop/people`);
     await reads(page, 'Lane', '[data-part="tablets"]');
     await page.$$eval('[data-part="tablets"] li', (rows) => {
       const row = (rows as HTMLElement[]).find((one) => one.innerText.includes('Lane'))!;
@@ -124,7 +124,7 @@ describe('the demo shop', () => {
     await reads(page, 'sent away');
     await lane.goto(`${shop.url}/orders`);
     await reads(lane, 'This tablet is not known here');
-    await visit(page, `${shop.url}/shop/done`);
+    await openAnew(page, `${shop.url}/shop/done`);
     await reads(page, 'Tablet “Lane” sent away');
     await page.type('#done-find', 'wrong pin');
     await click(page, button('Look'));
@@ -134,7 +134,7 @@ describe('the demo shop', () => {
 
   test('five wrong PINs wait, and the right one waits with them', async () => {
     const page = await door();
-    await visit(page, shop.url);
+    await openAnew(page, shop.url);
     await choose(page, 'P. Sander');
     for (let i = 0; i < 5; i++) {
       await pin(page, '9998');
@@ -152,7 +152,7 @@ test('an empty machine is opened in the browser: owner, guide, sample, first job
   const shop = await TestShop.open('none');
   try {
     const page = await shop.page();
-    await visit(page, shop.url);
+    await openAnew(page, shop.url);
     await arrived(page, '/open');
     await reads(page, 'There is no shop here yet');
     await page.type('#open-file', '/nowhere/at-all.zip');
@@ -187,11 +187,11 @@ test('an empty machine is opened in the browser: owner, guide, sample, first job
     await page.reload();
     await page.waitForSelector('html[data-ready]');
     expect(await pageText(page)).not.toContain('First time here');
-    await visit(page, shop.url);
+    await openAnew(page, shop.url);
     await reads(page, 'Am Wehr');
     await reads(page, 'Nele Weber');
     // The sample goes again in one go.
-    await visit(page, `${shop.url}/shop/parts`);
+    await openAnew(page, `${shop.url}/shop/parts`);
     await click(page, button('Take the sample off'));
     await page.waitForFunction(() => !document.querySelector('[data-part="samples"]'));
     const cookies = await page.cookies();

@@ -1,4 +1,4 @@
-import { answered, click, find, fingers, reads, settled, visit } from './hands';
+import { answered, click, find, fingers, reads, settled, openAnew } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -12,7 +12,7 @@ afterAll(() => shop.close());
 test('a killed process loses no acknowledged entry', async () => {
   const jobId = await shop.jobOf('Noor');
   const page = await shop.page(1280, 800, true);
-  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
   const hands = fingers(page);
   await click(page, '[data-part="method-rows"] li:first-child [data-part="method"]');
   await hands.number('Arm span', '58 1/8');
@@ -20,7 +20,7 @@ test('a killed process loses no acknowledged entry', async () => {
   await shop.restart();
   const { fitReadings } = await shop.snapshot(jobId);
   expect(fitReadings.map((reading) => reading.entered)).toContain('58 1/8 in');
-  await visit(page, `${shop.url}/jobs/${jobId}`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}`);
   await page.waitForFunction(() => location.pathname.endsWith('/fit'));
   await reads(page, '58 1/8', '[data-part="method-rows"]');
 });
@@ -28,7 +28,7 @@ test('a killed process loses no acknowledged entry', async () => {
 test('what does not wait and cannot be saved says so, and nothing of it is done', async () => {
   const jobId = await shop.jobOf('Noor');
   const page = await shop.page();
-  await visit(page, `${shop.url}/jobs/${jobId}/bow?part=choose`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}/bow?part=choose`);
   await reads(page, 'of 14 in the shop fit');
   // The words are there before the scripts that make the stage answer.
   await page.waitForNetworkIdle({ idleTime: 400 });
@@ -45,7 +45,7 @@ test('what does not wait and cannot be saved says so, and nothing of it is done'
 test('an entry whose answer was lost is asked for, and counts once', async () => {
   const jobId = await shop.jobOf('Noor');
   const page = await shop.page();
-  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
   await find(page, '[data-measure]');
   const before = (await shop.snapshot(jobId)).fitReadings.length;
   await page.setRequestInterception(true);
@@ -79,7 +79,7 @@ test('an entry whose answer was lost is asked for, and counts once', async () =>
 
 test('what was typed in a form stands there again after reload and Esc', async () => {
   const page = await shop.page();
-  await visit(page, `${shop.url}/shop/bows`);
+  await openAnew(page, `${shop.url}/shop/bows`);
   const open = () => click(page, 'aria/A new bow[role="button"]');
   const value = (id: string) =>
     page.$eval(id, (node) => (node as unknown as HTMLInputElement).value);
@@ -102,7 +102,7 @@ test('what was typed in a form stands there again after reload and Esc', async (
 test('an answer in the middle of being typed stands there again after a reload', async () => {
   const jobId = await shop.jobOf('Ove');
   const page = await shop.page();
-  await visit(page, `${shop.url}/jobs/${jobId}/meet?ask=notes`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}/meet?ask=notes`);
   await (await find(page, '#notes')).type('left-handed brother');
   await page.reload({ waitUntil: 'load' });
   await page.waitForFunction(() =>
@@ -123,7 +123,7 @@ test('an answer in the middle of being typed stands there again after a reload',
 
 test('a setting is kept as its field is left, also when the page goes', async () => {
   const page = await shop.page();
-  await visit(page, `${shop.url}/shop`);
+  await openAnew(page, `${shop.url}/shop`);
   const settings = async () => (await shop.snapshot(await shop.jobOf('Ove'))).shop;
   const field = await find(page, '#shop-address');
   await field.click({ clickCount: 3 });
@@ -144,7 +144,7 @@ test('a setting is kept as its field is left, also when the page goes', async ()
 test('a stage opened without a connection shows the application and says so', async () => {
   const jobId = await shop.jobOf('Ilse');
   const page = await shop.page(1280, 800, false, { keepsPages: true });
-  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.reload({ waitUntil: 'load' });
   await reads(page, '3 methods agree');
@@ -165,7 +165,7 @@ test('a stage opened without a connection shows the application and says so', as
   await reads(page, 'This page was not opened on this screen before');
   await reads(page, 'Ilse Maarand', 'ul');
   await shop.restart();
-  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
   await reads(page, '3 methods agree');
   await page.waitForFunction(
     () => !document.querySelector('[data-part="top"]')?.textContent?.includes('not connected'),
@@ -174,7 +174,7 @@ test('a stage opened without a connection shows the application and says so', as
 
 test('settings two screens change are merged; what both change is refused, shown, and saved when meant', async () => {
   const [left, right] = [await shop.page(), await shop.page(1024, 768)];
-  for (const page of [left, right]) await visit(page, `${shop.url}/shop`);
+  for (const page of [left, right]) await openAnew(page, `${shop.url}/shop`);
   const put = async (page: typeof left, field: string, text: string) => {
     await click(page, `#shop-${field}`);
     await page.keyboard.down('Control');
@@ -209,7 +209,7 @@ test('z takes back the newest entry, and only that', async () => {
   const jobId = await shop.jobOf('Noor');
   const before = (await shop.snapshot(jobId)).fitReadings.map((reading) => reading.seq);
   const page = await shop.page();
-  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
   await find(page, '[data-measure]');
   await page.type('[data-measure]', '24 1/2');
   await page.keyboard.press('Enter');
@@ -228,7 +228,7 @@ test('the owner puts a backup back while another tablet works; that one is told,
   const jobId = await shop.jobOf('Ilse');
   await shop.send('/api/v1/backups', {});
   const lane = await shop.page();
-  await visit(lane, `${shop.url}/jobs/${jobId}/bench?step=braceHeight`);
+  await openAnew(lane, `${shop.url}/jobs/${jobId}/bench?step=braceHeight`);
   await lane.type('[data-measure]', '6 7/16');
   await lane.keyboard.press('Enter');
   await reads(lane, '6 7/16');
@@ -238,7 +238,7 @@ test('the owner puts a backup back while another tablet works; that one is told,
   const taken = (await braces()).length;
 
   const counter = await shop.page();
-  await visit(counter, `${shop.url}/shop`);
+  await openAnew(counter, `${shop.url}/shop`);
   const backups = await counter.waitForSelector('[data-part="put-back"] li button');
   await backups!.click();
   await reads(counter, '1 entry on 1 job was made since and stands there no longer');

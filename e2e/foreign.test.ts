@@ -1,6 +1,6 @@
 import { createServer, request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { visit } from './hands';
+import { openAnew } from './hands';
 import { cookieHeader, signIn } from '../scripts/sign-in.cjs';
 import { TestShop } from './shop';
 
@@ -147,7 +147,7 @@ test('a script in a name is a name', async () => {
   const { id } = (made.body as { job: { id: string } }).job;
   const page = await shop.page();
   for (const path of ['/', `/jobs/${id}/meet`, `/jobs/${id}/handover`]) {
-    await visit(page, shop.url + path);
+    await openAnew(page, shop.url + path);
     expect(await page.evaluate(() => 'broken' in window)).toBe(false);
   }
   // What stands in a page without the word of its own answer does not run.
@@ -164,7 +164,7 @@ test('a script in a name is a name', async () => {
 
 test('a cookie goes to the shop’s own pages alone, and no script reads it', async () => {
   const page = await shop.page();
-  await visit(page, shop.url);
+  await openAnew(page, shop.url);
   const [cookie] = await page.cookies();
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Strict' });
   expect(await page.evaluate(() => document.cookie)).toBe('');

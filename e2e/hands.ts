@@ -1,4 +1,4 @@
-import type { ElementHandle, KeyInput, Page } from 'puppeteer-core';
+import type { CDPSession, ElementHandle, KeyInput, Page } from 'puppeteer-core';
 
 /** What a technician's hands can do; done once with fingers, once with the keyboard alone. */
 export interface Hands {
@@ -21,8 +21,9 @@ const STAGES = ['meet', 'fit', 'bow', 'kit', 'bench', 'lane', 'steady', 'handove
  * A slow machine is no fault: what never comes alone is to be noticed. Looked for every so often, not with every frame
  * the page draws: that would be most of the work it has.
  */
-const WAIT = { timeout: 30_000, polling: 50 };
+export const WAIT = { timeout: 30_000, polling: 50 };
 const DOUBLE_TAP_MS = 350;
+const DOUBLE_TAP_PX = 100;
 
 export async function find(page: Page, target: string): Promise<ElementHandle<HTMLElement>> {
   const found = target.startsWith('aria/')
@@ -36,7 +37,9 @@ export async function find(page: Page, target: string): Promise<ElementHandle<HT
 const OF_ROLE: Readonly<Record<string, string>> = {
   button: 'button',
   link: 'a[href]',
-  textbox: 'input:not([type]), input[type="text"], input[type="search"], textarea',
+  textbox:
+    'input:not([type]), input:is([type="text"], [type="search"], [type="tel"], [type="email"]), textarea',
+  combobox: 'select',
   checkbox: 'input[type="checkbox"]',
   radio: 'input[type="radio"]',
   any: 'button, a[href], input, textarea, select, [role], [aria-label]',
@@ -92,12 +95,37 @@ function elementNamed(elements: string, name: string): Element | null {
   return null;
 }
 
-/** Opens an address and waits until the page hears keys and taps. */
-export async function visit(page: Page, url: string) {
+/** Opens an address anew, as after a reload, and waits until the page hears keys and taps. */
+export async function openAnew(page: Page, url: string) {
   const response = await page.goto(url);
   await page.waitForSelector('html[data-ready]', WAIT);
   return response;
 }
+
+/**
+ * Goes to an address: where the application is open already it goes there by itself, as by a link, which takes a
+ * fifth of what opening it anew does. The address it stands at is opened anew.
+ */
+export async function visit(page: Page, url: string): Promise<void> {
+  const [from, to] = [new URL(page.url()), new URL(url)];
+  const inside = from.origin === to.origin && from.href !== to.href;
+  if (!inside || !(await page.evaluate(goInside, to.pathname + to.search)))
+    return void (await openAnew(page, url));
+  await page.waitForFunction((before) => location.href !== before, WAIT, from.href);
+  await page.evaluate(twoFrames);
+}
+
+/** Runs in the page: follows a link of its own; false where it is none of the application’s pages. */
+function goInside(path: string): boolean {
+  const { next } = window as { next?: { router?: { push(path: string): void } } };
+  if (!next?.router || !document.documentElement.hasAttribute('data-ready')) return false;
+  next.router.push(path);
+  return true;
+}
+
+/** Runs in the page: by then it is drawn, and hears keys. */
+const twoFrames = () =>
+  new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
 
 /** Words of the page as they are read, fractions as "3/8", blanks as one. */
 export const pageText = (page: Page, selector = 'body'): Promise<string> =>
@@ -107,6 +135,14 @@ export const pageText = (page: Page, selector = 'body'): Promise<string> =>
       .replace(/[\s\u00a0\u202f]+/g, ' ')
       .replace(/ \/ |⁄/g, '/'),
   );
+
+/** Puts a text into a field in one go, as from the clipboard. */
+export async function pasted(page: Page, target: string, text: string): Promise<void> {
+  await (await find(page, target)).focus();
+  const session = await page.createCDPSession();
+  await session.send('Input.insertText', { text });
+  await session.detach();
+}
 
 /** Waits until the words stand on the page. */
 export async function reads(page: Page, words: string, selector = 'body'): Promise<void> {
@@ -217,16 +253,24 @@ export const ON_THE_AIM = [
 ] as const;
 
 export function fingers(page: Page): Hands {
-  let tappedAt = 0;
+  let last = { x: 0, y: 0, at: 0 };
+  /** Two quick taps at one place would be one double tap; much is scrolled to the same place. */
+  const noDoubleTap = async (element: ElementHandle<HTMLElement>) => {
+    const box = await element.evaluate((node) => {
+      const { x, y, width, height } = node.getBoundingClientRect();
+      return { x: x + width / 2, y: y + height / 2 };
+    });
+    const left = last.at + DOUBLE_TAP_MS - Date.now();
+    if (left > 0 && Math.hypot(box.x - last.x, box.y - last.y) < DOUBLE_TAP_PX)
+      await new Promise((go) => setTimeout(go, left));
+    last = { ...box, at: Date.now() };
+  };
   const tap = async (target: string) => {
-    // Everything is scrolled to the same place: two quick taps there would be one double tap.
-    const since = Date.now() - tappedAt;
-    if (since < DOUBLE_TAP_MS) await new Promise((go) => setTimeout(go, DOUBLE_TAP_MS - since));
-    tappedAt = Date.now();
     for (let again = 0; ; again++) {
       const element = await find(page, target);
       try {
         await inReach(element);
+        await noDoubleTap(element);
         await element.tap();
         return;
       } catch (error) {
@@ -296,6 +340,42 @@ export function fingers(page: Page): Hands {
   };
 }
 
+/** Runs in the page: how far Tab has come; once it is there, what was pressed beyond goes nowhere. */
+function whereFocusStands(node: HTMLElement) {
+  const stand = () => {
+    if (!node.isConnected) return 'drawn anew';
+    if (node === document.activeElement) return 'there';
+    const group = node.closest('.MuiToggleButtonGroup-root');
+    return group?.contains(document.activeElement) ? 'in its group' : 'elsewhere';
+  };
+  const held = window as { waffenradTab?: (event: KeyboardEvent) => void };
+  document.removeEventListener('keydown', held.waffenradTab!, true);
+  delete held.waffenradTab;
+  const at = stand();
+  if (at !== 'elsewhere') return at;
+  held.waffenradTab = (event) => {
+    if (event.key !== 'Tab' || stand() === 'elsewhere') return;
+    event.preventDefault();
+    event.stopImmediatePropagation();
+  };
+  document.addEventListener('keydown', held.waffenradTab, true);
+  return at;
+}
+
+const sessions = new WeakMap<Page, Promise<CDPSession>>();
+const TAB = { key: 'Tab', code: 'Tab', windowsVirtualKeyCode: 9 };
+/** Tab so many times, without waiting for each. */
+async function tabs(page: Page, times: number): Promise<void> {
+  if (!sessions.has(page)) sessions.set(page, page.createCDPSession());
+  const session = await sessions.get(page)!;
+  const presses = Array.from({ length: times }, () =>
+    (['rawKeyDown', 'keyUp'] as const).map((type) =>
+      session.send('Input.dispatchKeyEvent', { type, ...TAB }),
+    ),
+  );
+  await Promise.all(presses.flat());
+}
+
 export function keyboard(page: Page): Hands {
   const key = async (name: KeyInput) => {
     await page.keyboard.press('Escape');
@@ -304,20 +384,13 @@ export function keyboard(page: Page): Hands {
   /** Tab until it has the focus, as somebody without a mouse does. */
   const tabTo = async (target: string) => {
     let element = await find(page, target);
-    for (let i = 0; i < 400; i++) {
-      const at = await element.evaluate((node) => {
-        if (!node.isConnected) return 'drawn anew';
-        if (node === document.activeElement) return 'there';
-        const group = node.closest('.MuiToggleButtonGroup-root');
-        return group?.contains(document.activeElement) ? 'in its group' : 'elsewhere';
-      });
+    for (let i = 0; i < 60; i++) {
+      const at = await element.evaluate(whereFocusStands);
       if (at === 'there') return;
-      if (at === 'drawn anew') {
-        element = await find(page, target);
-        continue;
-      }
+      if (at === 'drawn anew') element = await find(page, target);
       // A group of choices is one stop of Tab; inside it the arrows go on.
-      await page.keyboard.press(at === 'in its group' ? 'ArrowRight' : 'Tab');
+      else if (at === 'in its group') await page.keyboard.press('ArrowRight');
+      else await tabs(page, 8);
     }
     throw new Error(`Tab never reaches ${target}`);
   };

@@ -10,7 +10,7 @@ import { TestShop } from './shop';
 let shop: TestShop;
 const folder = mkdtempSync(join(tmpdir(), 'waffenrad-parts-'));
 beforeAll(async () => {
-  shop = await TestShop.open('demo');
+  shop = await TestShop.open('demo', { staysOpen: true });
 });
 beforeEach(() => shop.testBegins());
 afterEach(() => shop.testEnds());

@@ -8,12 +8,12 @@ import { latest } from '@/core/setup';
 import { metre } from '@/core/units';
 import { USUAL_TAPE } from '@/contracts/usual-tape';
 import { pinDistances } from '@/core/flight';
-import { click, find, pageText, reads, settled, visit } from './hands';
+import { click, find, openAnew, pageText, reads, settled, visit, WAIT } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
 beforeAll(async () => {
-  shop = await TestShop.open('demo');
+  shop = await TestShop.open('demo', { staysOpen: true });
 });
 beforeEach(() => shop.testBegins());
 afterEach(() => shop.testEnds());
@@ -45,19 +45,14 @@ async function throughPaper(page: Page, jobId: string) {
     const tune = jobPaper(snapshot, derived);
     if (tune.state === 'tuned' || tune.state === 'checkCauses') return { tune, moves, papers };
     if (tune.state === 'adjust') {
-      const words = await pageText(page, '[data-part="paper-advice"] h3');
-      moves.push(words);
+      moves.push(await pageText(page, '[data-part="paper-advice"] h3'));
+      const advice = await page.$eval('[data-part="paper-advice"] h3', (node) => node.textContent);
       await click(page, 'aria/It is moved[role="button"]');
-      await page
-        .waitForFunction(
-          (before) =>
-            document.querySelector('[data-part="paper-advice"] h3')?.textContent !== before,
-          { timeout: 8000 },
-          await page
-            .$eval('[data-part="paper-advice"] h3', (node) => node.textContent)
-            .catch(() => ''),
-        )
-        .catch(() => undefined);
+      await page.waitForFunction(
+        (before) => document.querySelector('[data-part="paper-advice"] h3')?.textContent !== before,
+        WAIT,
+        advice,
+      );
     } else {
       await click(page, 'aria/Practice shot[role="button"]');
       await reads(page, 'Note it:');
@@ -392,7 +387,7 @@ test('a device that is pulled out, sends nothing or is not there: told, and noth
       }
     };
   });
-  await lane(page, jobId, 'part=speed');
+  await openAnew(page, `${shop.url}/jobs/${jobId}/lane?part=speed`);
   const before = latest((await jobOf(jobId)).derived.history, 'arrowSpeed')!;
   await click(page, 'aria/Listen to the chronograph[role="button"]');
   await reads(page, 'Chronograph, stand-in does not answer any more');
@@ -401,6 +396,7 @@ test('a device that is pulled out, sends nothing or is not there: told, and noth
   const now = latest((await jobOf(jobId)).derived.history, 'arrowSpeed')!;
   expect(now.seq).toBeGreaterThan(before.seq);
   expect(now.data?.kind === 'speeds' && now.data.shots.length).toBeGreaterThan(3);
+  await page.close();
 
   const junk = await shop.page();
   await junk.setRequestInterception(true);
@@ -413,7 +409,7 @@ test('a device that is pulled out, sends nothing or is not there: told, and noth
         })
       : void request.continue(),
   );
-  await lane(junk, jobId, 'part=speed');
+  await openAnew(junk, `${shop.url}/jobs/${jobId}/lane?part=speed`);
   await click(junk, 'aria/Listen to the chronograph[role="button"]');
   await reads(junk, '2 lines came that cannot be read, and no reading');
   // Typing always works.
@@ -423,4 +419,5 @@ test('a device that is pulled out, sends nothing or is not there: told, and noth
   await type(junk, 'Arrow speed', '900 fps');
   await junk.keyboard.press('Enter');
   await reads(junk, 'Too large for the arrow speed');
+  await junk.close();
 });

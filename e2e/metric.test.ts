@@ -8,7 +8,7 @@ import { TestShop } from './shop';
 let shop: TestShop;
 let jobId: string;
 beforeAll(async () => {
-  shop = await TestShop.open('demo');
+  shop = await TestShop.open('demo', { staysOpen: true });
   const saved = await shop.send('/api/v1/shop', { units: METRIC_UNITS }, 'PATCH');
   expect(saved.status).toBe(200);
   jobId = await metricJob();

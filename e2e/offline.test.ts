@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { click, find, pageText, reads, settled, visit } from './hands';
+import { click, find, pageText, reads, settled, openAnew } from './hands';
 import { arrived, keptStage, pairingCode, pairs, sentAll, signsIn } from './opening';
 import { TestShop } from './shop';
 
@@ -83,7 +83,7 @@ test('another word on the same value is asked about; both are kept and the one c
   const lane = await shop.page(1024, 768, false, { keepsPages: true });
   const step = 'bench?step=peepHeight';
   await keptStage(lane, shop.url, jobId, 'bench');
-  await visit(lane, `${shop.url}/jobs/${jobId}/${step}`);
+  await openAnew(lane, `${shop.url}/jobs/${jobId}/${step}`);
   await find(lane, '[data-measure]');
   const label = await lane.$eval(
     '[data-measure]',
@@ -145,7 +145,7 @@ test('the session is over when it comes back: who signs in sends it, who made it
 test('the server dies while something is entered: it waits, and counts once', async () => {
   const jobId = await shop.jobOf('Noor');
   const page = await shop.page();
-  await visit(page, `${shop.url}/jobs/${jobId}/fit`);
+  await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
   await find(page, '[data-measure]');
   await shop.kill();
   await take(page, '25 15/16');

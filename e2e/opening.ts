@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { click, find, reads, visit } from './hands';
+import { click, find, reads, openAnew } from './hands';
 
 const button = (name: string) => `aria/${name}[role="button"]`;
 export const arrived = (page: Page, path: string) =>
@@ -34,7 +34,7 @@ export async function takesSample(page: Page): Promise<void> {
 
 /** The code that pairs one more tablet, as it is shown once. */
 export async function pairingCode(page: Page, url: string): Promise<string> {
-  await visit(page, `${url}/shop/people`);
+  await openAnew(page, `${url}/shop/people`);
   await click(page, button('Pair a tablet'));
   await find(page, '[data-part="code"]');
   const code = await page.$eval('[data-part="code"]', (node) => (node as HTMLElement).innerText);
@@ -45,7 +45,7 @@ export async function pairingCode(page: Page, url: string): Promise<string> {
 /** Makes a tablet known by its code, as from another machine: through something that says so. */
 export async function pairs(page: Page, url: string, code: string, name: string): Promise<void> {
   await page.setExtraHTTPHeaders({ 'x-forwarded-for': '192.0.2.9' });
-  await visit(page, url);
+  await openAnew(page, url);
   await find(page, '#pair-code');
   await page.type('#pair-code', code);
   await page.type('#pair-name', name);
@@ -88,7 +88,7 @@ export async function keptStage(
   jobId: string,
   stage: string,
 ): Promise<void> {
-  await visit(page, `${url}/jobs/${jobId}/${stage}`);
+  await openAnew(page, `${url}/jobs/${jobId}/${stage}`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.reload({ waitUntil: 'load' });
   await page.waitForFunction(

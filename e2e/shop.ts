@@ -17,6 +17,8 @@ export class TestShop {
   private ofTest: BrowserContext[] | null = null;
   /** Contexts of tests that are over, empty of all that was typed and kept. */
   private readonly spare: BrowserContext[] = [];
+  /** Pages that stand where a test left them: a tablet is not opened anew for every archer either. */
+  private readonly standing: Page[] = [];
   /** Those that keep pages for when there is no connection. */
   private readonly keeping = new Set<BrowserContext>();
   private constructor(
@@ -28,6 +30,7 @@ export class TestShop {
     private readonly browser: Browser,
     /** What the tablet of T. Okoro keeps. */
     private kept: readonly Cookie[],
+    private readonly staysOpen: boolean,
   ) {}
 
   get cookies(): readonly Cookie[] {
@@ -46,8 +49,14 @@ export class TestShop {
     return join(this.folder, 'shop.sqlite');
   }
 
-  /** The demo shop, a new one opened to its owner, or a place where no shop stands yet. */
-  static async open(kind: 'demo' | 'empty' | 'none', { backups = false } = {}): Promise<TestShop> {
+  /**
+   * The demo shop, a new one opened to its owner, or a place where no shop stands yet. Where a tablet stays open, the
+   * next test goes on from the page the one before it left; a page that was made another one is closed by its test.
+   */
+  static async open(
+    kind: 'demo' | 'empty' | 'none',
+    { backups = false, staysOpen = false } = {},
+  ): Promise<TestShop> {
     const folder = mkdtempSync(join(tmpdir(), 'waffenrad-e2e-'));
     const db = join(folder, 'shop.sqlite');
     if (kind === 'demo') copyFileSync(process.env.WAFFENRAD_SEEDED!, db);
@@ -68,7 +77,7 @@ export class TestShop {
         : kind === 'demo'
           ? await signIn(url)
           : await openToOwner(url, 'T. Okoro', '2580');
-    return new TestShop(url, port, folder, env, child, browser, cookies);
+    return new TestShop(url, port, folder, env, child, browser, cookies, staysOpen);
   }
 
   /**
@@ -81,6 +90,13 @@ export class TestShop {
     hasTouch = false,
     { keepsPages = false, signedIn = true } = {},
   ): Promise<Page> {
+    const stood = keepsPages || !signedIn ? undefined : this.standing.pop();
+    if (stood) {
+      (this.ofTest ?? this.contexts).push(stood.browserContext());
+      await stood.bringToFront();
+      await stood.setViewport({ width, height, hasTouch });
+      return stood;
+    }
     const spare = keepsPages ? undefined : this.spare.pop();
     const context = spare ?? (await this.browser.createBrowserContext());
     (this.ofTest ?? this.contexts).push(context);
@@ -126,6 +142,10 @@ export class TestShop {
     const [page, ...others] = await context.pages();
     if (!page) return context.close();
     await Promise.all(others.map((other) => other.close()));
+    if (this.staysOpen && page.url().startsWith(this.url)) {
+      await page.evaluate(() => [localStorage, sessionStorage].forEach((kept) => kept.clear()));
+      return void this.standing.push(page);
+    }
     const session = await page.createCDPSession();
     await session.send('Storage.clearDataForOrigin', { origin: this.url, storageTypes: 'all' });
     await page.close();
@@ -157,7 +177,10 @@ export class TestShop {
   }
 
   async close(): Promise<void> {
-    await Promise.all([...this.contexts, ...this.spare].map((context) => context.close()));
+    const standing = this.standing.map((page) => page.browserContext());
+    await Promise.all(
+      [...this.contexts, ...this.spare, ...standing].map((context) => context.close()),
+    );
     await this.browser.disconnect();
     this.server.kill('SIGKILL');
     rmSync(this.folder, { recursive: true, force: true });

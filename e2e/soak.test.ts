@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { NOW } from './now.cjs';
 import { TestShop } from './shop';
-import { visit } from './hands';
+import { openAnew } from './hands';
 import { Asker } from './soak/asking';
 import { backupWhileWriting } from './soak/backup';
 import { crowd } from './soak/crowd';
@@ -84,7 +84,7 @@ test('whatever nonsense is taken, every page is drawn afterwards', async () => {
   const page = await one.page();
   const undrawn: string[] = [];
   for (const path of pages) {
-    await visit(page, one.url + path);
+    await openAnew(page, one.url + path);
     const text = await page.$eval('body', (node) => node.innerText);
     if (text.includes('Something broke here')) undrawn.push(path);
   }

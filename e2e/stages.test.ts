@@ -3,7 +3,7 @@ import { TestShop } from './shop';
 
 let shop: TestShop;
 beforeAll(async () => {
-  shop = await TestShop.open('demo');
+  shop = await TestShop.open('demo', { staysOpen: true });
 });
 beforeEach(() => shop.testBegins());
 afterEach(() => shop.testEnds());
@@ -103,7 +103,7 @@ describe('Bow', () => {
   test('another module step than the fit’s needs one the bow has, and a reason', async () => {
     const { page, jobId } = await open('Casimir', 'bow?part=module', 'One cam carries the module');
     await click(page, 'aria/Another step[role="button"]');
-    await page.type('#goal', '28 1/4');
+    await (await find(page, '#goal')).type('28 1/4');
     await page.type('#goal-reason', 'he likes it so');
     await page.keyboard.press('Enter');
     await reads(page, 'This bow has no such setting. It has 27 in, 27 1/2 in');

@@ -7,7 +7,7 @@ import { TestShop } from './shop';
 
 let shop: TestShop;
 beforeAll(async () => {
-  shop = await TestShop.open('demo');
+  shop = await TestShop.open('demo', { staysOpen: true });
 });
 beforeEach(() => shop.testBegins());
 afterEach(() => shop.testEnds());

@@ -36,9 +36,14 @@ export function MeetStage() {
   const questions = conversation(snapshot);
   const { at, href } = useStage();
   // The open question stays open while it is answered; only Next, Later or a tap leave it.
+  const wanted = QUESTION_IDS.find((id) => id === at('ask'));
   const [chosen, choose] = useState<QuestionId | 'next' | null>(
-    () => QUESTION_IDS.find((id) => id === at('ask')) ?? nextQuestion(questions),
+    () => wanted ?? nextQuestion(questions),
   );
+  // Another address while it stands here, as by Back.
+  useEffect(() => {
+    if (wanted) choose(wanted);
+  }, [wanted]);
   useEffect(() => {
     if (chosen === 'next') choose(nextQuestion(questions));
   }, [chosen, questions]);
