@@ -45,6 +45,10 @@ export default {
       ...shared,
       displayName: 'jsdom',
       testEnvironment: 'jsdom',
+      moduleNameMapper: {
+        ...shared.moduleNameMapper,
+        '^@emotion/sheet$': '<rootDir>/scripts/no-styles.cjs',
+      },
       sandboxInjectedGlobals: [...GLOBALS, 'window', 'document'],
       testMatch: ['<rootDir>/src/ui/**/*.test.tsx'],
       setupFiles: ['<rootDir>/scripts/jsdom-setup.cjs'],

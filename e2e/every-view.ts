@@ -130,5 +130,17 @@ export const everyView = (views: readonly View[]) => {
     },
   );
 
+  test('what is planted against a weak eye is found', async () => {
+    const planted = await page.evaluateHandle(() => {
+      const box = document.createElement('p');
+      box.innerHTML = '<img src="/icon.svg"><span style="color:#777;background:#888">faint</span>';
+      document.querySelector('main')!.append(box);
+      return box;
+    });
+    const found = (await faultsOf(page)).map((fault) => fault.split(':')[0]);
+    expect(found).toEqual(expect.arrayContaining(['color-contrast', 'image-alt']));
+    await planted.evaluate((box) => box.remove());
+  });
+
   test('and the console has nothing to complain of', () => expect(shop.complaints).toEqual([]));
 };

@@ -204,6 +204,12 @@ test('find, keys and the list of keys', async () => {
   await page.keyboard.press('g');
   await page.keyboard.press('4');
   await page.waitForFunction(() => location.pathname.endsWith('/kit'));
+  // Back with a window open: the window goes with the page it was opened on.
+  await page.keyboard.press('/');
+  await find(page, '#find');
+  await page.goBack();
+  await page.waitForFunction(() => location.pathname.endsWith('/bow'));
+  await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
 });
 
 test('an empty shop says what to do first', async () => {

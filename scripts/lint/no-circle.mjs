@@ -42,7 +42,7 @@ const reachedFrom = (path) => {
   return reach.get(path);
 };
 
-/** No file imports itself through others, by its types either: the usual rule lets those through. */
+/** No file imports itself through others, neither by values nor by its types. */
 export const noCircle = {
   meta: {
     type: 'problem',

@@ -68,7 +68,7 @@ const PLANTS = [
   {
     path: 'src/core/numerics/linear.ts',
     text: "import { paired } from './paired';\nexport const planted = paired;",
-    rule: 'import-x/no-cycle',
+    rule: 'house/circle',
   },
   {
     path: 'src/core/units/types.ts',
