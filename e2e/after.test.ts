@@ -2,7 +2,7 @@ import { derive, type JobSnapshot } from '@/core/job';
 import { setupValue, type SetupKey } from '@/core/setup';
 import { codeText, type SheetDocument } from '@/core/sheet';
 import { twinCount, twinRows } from '@/core/twin';
-import { click, pageText, pasted, reads, visit } from './hands';
+import { click, pageText, pasted, reads, until, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -238,7 +238,8 @@ test('a box bow with a cracked limb is stopped; a sound one is looked over and s
   for (let i = 0; i < 12; i++) {
     const place = await page.$eval('[data-place]', (node) => (node as HTMLElement).dataset.place);
     await click(page, `[data-place="${place}"] button[value="sound"]`);
-    await page.waitForFunction(
+    await until(
+      page,
       (was) => document.querySelector('[data-place]')?.getAttribute('data-place') !== was,
       {},
       place,

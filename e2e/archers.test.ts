@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
-import { click, find, pageText, reads, visit } from './hands';
+import { click, find, pageText, reads, until, visit } from './hands';
 import { TestShop } from './shop';
 
 const button = (name: string) => `aria/${name}[role="button"]`;
@@ -30,7 +30,7 @@ test('a person is shown, given as a file another shop reads, and erased; the she
       '[role="dialog"] input[type="file"]',
     )) as unknown as ElementHandle<HTMLInputElement>;
     await input.uploadFile(file);
-    await there.waitForFunction(() => location.pathname.endsWith('/meet'), { timeout: 30_000 });
+    await until(there, () => location.pathname.endsWith('/meet'), { timeout: 30_000 });
     await reads(there, 'Aino Ruusu');
     await visit(there, there.url().replace('/meet', '/bow?part=alike'));
     await reads(there, 'Sheet 1 of ticket 1001, Aino Ruusu, Bootshaus Archery');

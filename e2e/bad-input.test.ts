@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import type { JobSnapshot } from '@/core/job';
-import { answered, fingers, pageText, reads, settled, find, openAnew } from './hands';
+import { answered, find, fingers, openAnew, pageText, reads, settled, until } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -67,7 +67,7 @@ describe('a measuring field', () => {
     expect((await shop.snapshot(jobId)).fitReadings.at(-1)).toMatchObject({ si: 508 });
     await page.keyboard.press('Escape');
     await page.keyboard.press('z');
-    await page.waitForFunction(() => !document.body.innerText.includes('Last: Wall to mouth: 20'));
+    await until(page, () => !document.body.innerText.includes('Last: Wall to mouth: 20'));
   });
 
   test('a weight trial is not taken without how it went', async () => {
@@ -190,7 +190,7 @@ describe('two tablets', () => {
     await reads(right, 'This job was changed on another screen');
     await reads(right, 'Wall to mouth: 28 in', '[data-part="conflict"]');
     await right.keyboard.press('Enter');
-    await right.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(right, () => !document.querySelector('[role="dialog"]'));
     expect(await pageText(right, '[data-part="method-rows"]')).toContain('28 in');
     const held = await right.$$eval('input', (nodes) => nodes.map((node) => node.value));
     expect(held).toContain('28 1/8');

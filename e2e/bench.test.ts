@@ -1,6 +1,6 @@
 import { type JobSnapshot, derive } from '@/core/job';
 import { setupValue } from '@/core/setup';
-import { click, find, keyboard, pageText, reads, settled, visit } from './hands';
+import { click, find, keyboard, pageText, reads, settled, until, visit } from './hands';
 import { Journey } from './journey';
 import { NOW } from './now.cjs';
 import { TestShop } from './shop';
@@ -143,7 +143,8 @@ test('the phone rings: another job is two taps away, and this one waits where it
   const mine = await shop.jobOf('Ilse');
   await visit(page, `${shop.url}/jobs/${mine}/bench?step=board`);
   await reads(page, 'on the draw board');
-  await page.waitForFunction(
+  await until(
+    page,
     () => document.querySelector('[data-part="step-clock"]')?.textContent === '0:01',
     {
       timeout: 8000,
@@ -163,7 +164,8 @@ test('the phone rings: another job is two taps away, and this one waits where it
     '25 3',
   );
   // Its clock went on where it stood.
-  await page.waitForFunction(
+  await until(
+    page,
     () => Number(document.querySelector('[data-part="step-clock"]')?.textContent?.slice(2)) >= 2,
     { timeout: 8000 },
   );
@@ -236,7 +238,7 @@ describe('the shop’s own steps', () => {
     await (await find(page, '#own-before')).focus();
     await page.keyboard.press('Backspace');
     await click(page, 'aria/Take it[role="button"]');
-    await page.waitForFunction(() => !document.body.innerText.includes('in a circle'));
+    await until(page, () => !document.body.innerText.includes('in a circle'));
     await click(page, 'aria/Save[role="button"]');
     await reads(page, 'Every open job follows');
     const jobId = await shop.jobOf('Ilse');
@@ -263,7 +265,8 @@ describe('the calendar', () => {
     const page = await shop.page();
     await visit(page, `${shop.url}/calendar`);
     await reads(page, 'Visits of this day');
-    await page.waitForFunction(
+    await until(
+      page,
       () => !document.querySelector('[data-part="plan-state"]')!.textContent!.includes('looking'),
       { timeout: 20_000 },
     );
@@ -306,7 +309,7 @@ describe('the calendar', () => {
     await click(page, 'aria/Put it there[role="button"]');
     await reads(page, 'Nobody works then');
     await click(page, 'aria/Let the plan decide[role="button"]');
-    await page.waitForFunction(() => !document.querySelector('[data-put="yes"]'), {
+    await until(page, () => !document.querySelector('[data-put="yes"]'), {
       timeout: 8000,
     });
   });

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { drawOffOrder } from '@/core/bow';
-import { click, find, keyboard, pageText, reads, visit } from './hands';
+import { click, find, keyboard, pageText, reads, until, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -167,7 +167,7 @@ describe('draw-force curves', () => {
     const { page, jobId } = await open('Ilse', 'bow?part=force', 'Log on the draw board');
     const before = (await shop.snapshot(jobId)).curves.length;
     await click(page, 'aria/Log on the draw board[role="button"]');
-    await page.waitForFunction(() => /[1-9]\d* points/.test(document.body.innerText));
+    await until(page, () => /[1-9]\d* points/.test(document.body.innerText));
     await shop.kill();
     await reads(page, 'The line to the device was cut');
     await reads(page, 'points', '[data-part="log-curve"]');
@@ -214,7 +214,7 @@ describe('draw-force curves', () => {
     await reads(page, 'Draw-force curve of 40 points kept');
     expect((await shop.snapshot(jobId)).curves).toHaveLength(before + 1);
     await page.keyboard.press('z');
-    await page.waitForFunction(() => !document.body.innerText.includes('40 points kept'));
+    await until(page, () => !document.body.innerText.includes('40 points kept'));
     expect((await shop.snapshot(jobId)).curves).toHaveLength(before);
   });
 });
@@ -268,7 +268,7 @@ describe('the shop’s bows', () => {
     await (await find(page, '#cell-max_turns')).click({ clickCount: 3 });
     await page.keyboard.press('Backspace');
     await click(page, 'aria/Save the bow[role="button"]');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     await reads(page, 'weigh only', '[data-part="stock-table"]');
   });
 });

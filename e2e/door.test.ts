@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { answered, click, find, lacks, pageText, reads, settled, openAnew } from './hands';
+import { answered, click, find, lacks, openAnew, pageText, reads, settled, until } from './hands';
 import { arrived, choose, pairingCode, pin, signsIn, takesSample } from './opening';
 import { TestShop } from './shop';
 
@@ -53,7 +53,7 @@ describe('the demo shop', () => {
     await click(page, '#who');
     await signsIn(page, 'M. Lindauer', '1379');
     await reads(page, 'M. Lindauer', '#who');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     expect(await page.$eval('[data-measure]', (node) => (node as HTMLInputElement).value)).toBe(
       '25 3/8',
     );
@@ -92,8 +92,8 @@ describe('the demo shop', () => {
     expect(await pageText(page)).not.toContain('The archer’s name');
     expect((await shop.ask('/api/v1/find?q=Noor')).status).toBe(401);
     await signsIn(page, 'T. Okoro', '2580');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
-    await other.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
+    await until(other, () => !document.querySelector('[role="dialog"]'));
     expect(await page.$eval('[data-measure]', (node) => (node as HTMLInputElement).value)).toBe(
       '25 1/2',
     );
@@ -139,7 +139,8 @@ describe('the demo shop', () => {
     for (let i = 0; i < 5; i++) {
       await pin(page, '9998');
       await reads(page, 'That is not the PIN or password');
-      await page.waitForFunction(
+      await until(
+        page,
         () => (document.querySelector('#door-secret') as HTMLInputElement).value === '',
       );
     }
@@ -181,7 +182,7 @@ test('an empty machine is opened in the browser: owner, guide, sample, first job
     await page.waitForSelector('#new-name');
     await page.type('#new-name', 'Nele Weber');
     await click(page, button('Open the job'));
-    await page.waitForFunction(() => location.pathname.endsWith('/meet'));
+    await until(page, () => location.pathname.endsWith('/meet'));
     await reads(page, 'First time here: Ask what decides the bow');
     await click(page, button('Seen'));
     await page.reload();
@@ -193,7 +194,7 @@ test('an empty machine is opened in the browser: owner, guide, sample, first job
     // The sample goes again in one go.
     await openAnew(page, `${shop.url}/shop/parts`);
     await click(page, button('Take the sample off'));
-    await page.waitForFunction(() => !document.querySelector('[data-part="samples"]'));
+    await until(page, () => !document.querySelector('[data-part="samples"]'));
     const cookies = await page.cookies();
     shop.keep(cookies);
     const { parts } = await shop.get<{ parts: unknown[] }>('/api/v1/shop/parts');

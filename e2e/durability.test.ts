@@ -1,4 +1,4 @@
-import { answered, click, find, fingers, reads, settled, openAnew } from './hands';
+import { answered, click, find, fingers, openAnew, reads, settled, until } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -21,7 +21,7 @@ test('a killed process loses no acknowledged entry', async () => {
   const { fitReadings } = await shop.snapshot(jobId);
   expect(fitReadings.map((reading) => reading.entered)).toContain('58 1/8 in');
   await openAnew(page, `${shop.url}/jobs/${jobId}`);
-  await page.waitForFunction(() => location.pathname.endsWith('/fit'));
+  await until(page, () => location.pathname.endsWith('/fit'));
   await reads(page, '58 1/8', '[data-part="method-rows"]');
 });
 
@@ -90,9 +90,10 @@ test('what was typed in a form stands there again after reload and Esc', async (
   await reads(page, 'stands here again', '[role="dialog"]');
   expect(await value('#cell-maker')).toBe('Halbfertig');
   await page.keyboard.press('Escape');
-  await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+  await until(page, () => !document.querySelector('[role="dialog"]'));
   await open();
-  await page.waitForFunction(
+  await until(
+    page,
     () => document.querySelector<HTMLInputElement>('#cell-maker')?.value === 'Halbfertig',
   );
   await click(page, 'aria/Throw it away[role="button"]');
@@ -105,7 +106,7 @@ test('an answer in the middle of being typed stands there again after a reload',
   await openAnew(page, `${shop.url}/jobs/${jobId}/meet?ask=notes`);
   await (await find(page, '#notes')).type('left-handed brother');
   await page.reload({ waitUntil: 'load' });
-  await page.waitForFunction(() =>
+  await until(page, () =>
     document.querySelector<HTMLTextAreaElement>('#notes')?.value.includes('left-handed brother'),
   );
   await (await find(page, '#notes')).focus();
@@ -116,9 +117,7 @@ test('an answer in the middle of being typed stands there again after a reload',
   await (await find(page, '#notes')).click({ clickCount: 3 });
   await page.keyboard.press('Backspace');
   await page.reload({ waitUntil: 'load' });
-  await page.waitForFunction(
-    () => document.querySelector<HTMLTextAreaElement>('#notes')?.value === '',
-  );
+  await until(page, () => document.querySelector<HTMLTextAreaElement>('#notes')?.value === '');
 });
 
 test('a setting is kept as its field is left, also when the page goes', async () => {
@@ -134,7 +133,8 @@ test('a setting is kept as its field is left, also when the page goes', async ()
   await field.click({ clickCount: 3 });
   await page.keyboard.type('Am Steg 6');
   await page.reload({ waitUntil: 'load' });
-  await page.waitForFunction(
+  await until(
+    page,
     () => document.querySelector<HTMLInputElement>('#shop-address')?.value === 'Am Steg 6',
   );
   await reads(page, 'Saved.');
@@ -149,7 +149,8 @@ test('a stage opened without a connection shows the application and says so', as
   await page.reload({ waitUntil: 'load' });
   await reads(page, '3 methods agree');
   // The other stages come along while there is time.
-  await page.waitForFunction(
+  await until(
+    page,
     async (path) => Boolean(await caches.match(location.origin + path)),
     { timeout: 20_000, polling: 500 },
     `/jobs/${jobId}/bow`,
@@ -167,7 +168,8 @@ test('a stage opened without a connection shows the application and says so', as
   await shop.restart();
   await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
   await reads(page, '3 methods agree');
-  await page.waitForFunction(
+  await until(
+    page,
     () => !document.querySelector('[data-part="top"]')?.textContent?.includes('not connected'),
   );
 }, 90_000);
@@ -202,7 +204,7 @@ test('settings two screens change are merged; what both change is refused, shown
   expect((await settings()).name).toBe('Bootshaus Nord');
   await put(right, 'name', before.name);
   await put(right, 'address', before.address);
-  await right.waitForFunction(() => !sessionStorage.getItem('waffenrad.draft.shop.unsaved'));
+  await until(right, () => !sessionStorage.getItem('waffenrad.draft.shop.unsaved'));
 });
 
 test('z takes back the newest entry, and only that', async () => {
@@ -218,7 +220,8 @@ test('z takes back the newest entry, and only that', async () => {
   await page.keyboard.press('Escape');
   await page.keyboard.press('z');
   await reads(page, 'Last:');
-  await page.waitForFunction(
+  await until(
+    page,
     () => !document.querySelector('[data-part="method-rows"]')?.textContent?.includes('24'),
   );
   expect((await shop.snapshot(jobId)).fitReadings.map((reading) => reading.seq)).toEqual(before);
@@ -243,7 +246,7 @@ test('the owner puts a backup back while another tablet works; that one is told,
   await backups!.click();
   await reads(counter, '1 entry on 1 job was made since and stands there no longer');
   await answered(counter, 'Put it back');
-  await counter.waitForFunction(() => location.pathname === '/');
+  await until(counter, () => location.pathname === '/');
   await reads(counter, 'Ilse');
   expect(await braces()).toHaveLength(taken - 1);
 

@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { assertSheet } from '@/contracts/sheet';
 import type { SheetDocument } from '@/core/sheet';
-import { click, find, hits, keyboard, ON_THE_AIM, reads, settled, visit } from './hands';
+import { click, find, hits, keyboard, ON_THE_AIM, reads, settled, until, visit } from './hands';
 import { Journey } from './journey';
 import {
   arrived,
@@ -53,7 +53,7 @@ test('an empty machine to the first delivered bow, with two tablets, one of them
     /** Without the server the page is opened anew from the tablet's memory. */
     const part = async (name: string) => {
       await hands.press(`[data-part="parts"] a[href*="part=${name}"]`);
-      await lane.waitForFunction((wanted) => location.search.includes(wanted), {}, `part=${name}`);
+      await until(lane, (wanted) => location.search.includes(wanted), {}, `part=${name}`);
       await lane.waitForSelector('html[data-ready]');
       await waits(lane);
     };

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { laidOut, openView } from './every-view';
-import { find, pageText, reads, visit } from './hands';
+import { find, pageText, reads, until, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -193,23 +193,23 @@ test('find, keys and the list of keys', async () => {
   await page.keyboard.press('?');
   await reads(page, 'mark the step done and go to the next');
   await page.keyboard.press('Escape');
-  await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+  await until(page, () => !document.querySelector('[role="dialog"]'));
   await page.keyboard.press('/');
   await find(page, '#find');
   await page.keyboard.type('droge');
   await reads(page, 'Casimir Dröge', '[data-part="found"]');
   await page.keyboard.press('Enter');
-  await page.waitForFunction(() => location.pathname.endsWith('/bow'));
+  await until(page, () => location.pathname.endsWith('/bow'));
   await reads(page, 'Casimir Dröge', '[data-part="top"]');
   await page.keyboard.press('g');
   await page.keyboard.press('4');
-  await page.waitForFunction(() => location.pathname.endsWith('/kit'));
+  await until(page, () => location.pathname.endsWith('/kit'));
   // Back with a window open: the window goes with the page it was opened on.
   await page.keyboard.press('/');
   await find(page, '#find');
   await page.goBack();
-  await page.waitForFunction(() => location.pathname.endsWith('/bow'));
-  await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+  await until(page, () => location.pathname.endsWith('/bow'));
+  await until(page, () => !document.querySelector('[role="dialog"]'));
 });
 
 test('an empty shop says what to do first', async () => {

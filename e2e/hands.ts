@@ -144,6 +144,18 @@ export async function pasted(page: Page, target: string, text: string): Promise<
   await session.detach();
 }
 
+/**
+ * Waits until it is so on the page. Asked for now and then: with every frame, as the browser does it by itself, the page
+ * would draw all the time it is waited for.
+ */
+export const until = <A extends unknown[]>(
+  page: Page,
+  isSo: (...args: A) => unknown,
+  options: { timeout?: number; polling?: number } = {},
+  ...args: A
+) =>
+  page.waitForFunction(isSo as (...args: unknown[]) => unknown, { ...WAIT, ...options }, ...args);
+
 /** Waits until the words stand on the page. */
 export async function reads(page: Page, words: string, selector = 'body'): Promise<void> {
   const wanted = words.replace(/[\s\u00a0\u202f]+/g, ' ');
@@ -175,7 +187,10 @@ export const lacks = (page: Page, words: string, selector = 'body') =>
 
 /** Entries are saved one after another; a screen at rest has nothing on its way. */
 export const settled = (page: Page) =>
-  page.waitForFunction(() => !document.body.innerText.includes('Saving …'), WAIT);
+  until(
+    page,
+    () => !document.querySelector('[data-part="strip"]')?.textContent.includes('Saving …'),
+  );
 
 /** Scrolled to the middle and at rest there: a page still moving is tapped beside its buttons. */
 const inReach = (element: ElementHandle<HTMLElement>) =>

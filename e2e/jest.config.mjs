@@ -4,6 +4,7 @@ import unit from '../jest.config.mjs';
 export default {
   rootDir: '..',
   transform: unit.projects[0].transform,
+  sandboxInjectedGlobals: unit.projects[0].sandboxInjectedGlobals,
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/var'],
   testEnvironment: 'node',

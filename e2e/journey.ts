@@ -1,9 +1,16 @@
 import type { Page } from 'puppeteer-core';
-import { addedTo, derive, HANDOVER_CAUTIONS, limbBoltAdvice, type JobSnapshot } from '@/core/job';
+import {
+  addedTo,
+  derive,
+  HANDOVER_CAUTIONS,
+  limbBoltAdvice,
+  type JobDerived,
+  type JobSnapshot,
+} from '@/core/job';
 import { isFinished } from '@/core/route';
 import { setupValue, targetOf, type SetupKey } from '@/core/setup';
 import { toQuarterTurns } from '@/core/fit';
-import { find, pageText, reads, settled, type Hands, visit } from './hands';
+import { find, type Hands, pageText, reads, settled, until, visit } from './hands';
 import type { TestShop } from './shop';
 
 /** Readings without a target of their own: what a tape and the archer's eye would say. */
@@ -38,7 +45,7 @@ export class Journey {
     await hands.press('aria/New job n[role="button"]');
     await hands.fill('The archer’s name', name);
     await hands.press('aria/Open the job[role="button"]');
-    await page.waitForFunction(() => location.pathname.endsWith('/meet'));
+    await until(page, () => location.pathname.endsWith('/meet'));
     this.jobId = /jobs\/([^/]+)/.exec(page.url())![1]!;
     await hands.press('aria/All at once[role="button"]');
     await hands.fill('Phone', '0151 555 0199');
@@ -128,12 +135,12 @@ export class Journey {
     await reads(page, 'all in', '[data-part="rail"] a:nth-child(4)');
   }
 
-  private async valueFor(key: SetupKey): Promise<string> {
+  private async valueFor(key: SetupKey, derived?: JobDerived): Promise<string> {
     // A number is of one bow: that of the ticket is this one's.
     if (key === 'serialNumber') return `SF 31-${(await this.snapshot()).job.number}`;
     const free = FREE[key];
     if (free) return free;
-    const target = targetOf(key, (await this.derived()).context);
+    const target = targetOf(key, (derived ?? (await this.derived())).context);
     if (!target) throw new Error(`No target and no reading for ${key}`);
     const { kind } = setupValue(key);
     // Read as it is; what is added to it comes at the field.
@@ -151,12 +158,14 @@ export class Journey {
     for (let i = 0; i < 90; i++) {
       if ((await pageText(page, 'main')).includes('The bench is done')) break;
       const title = await page.$eval('[data-part="step-title"]', (node) => node.textContent!);
-      const step = (await this.derived()).plan.steps.find((s) => s.template.title === title)!;
+      const derived = await this.derived();
+      const step = derived.plan.steps.find((s) => s.template.title === title)!;
       const value = step.values.find((v) => !v.reading || v.stale || v.standing === 'out');
       if (!value) {
         await hands.onward();
         // From the last step it goes on to the lane.
-        await page.waitForFunction(
+        await until(
+          page,
           (before) => {
             const now = document.querySelector('[data-part="step-title"]')?.textContent;
             return location.pathname.endsWith('/lane') || (now && now !== before);
@@ -175,7 +184,7 @@ export class Journey {
         await this.taken(value.key);
       } else {
         this.worked.push(step.template.station);
-        await hands.number(setupValue(value.key).name, await this.valueFor(value.key));
+        await hands.number(setupValue(value.key).name, await this.valueFor(value.key, derived));
         await this.taken(value.key);
       }
     }
@@ -203,11 +212,14 @@ export class Journey {
 
   private async taken(key: SetupKey): Promise<void> {
     await settled(this.page);
-    const taken = async () => (await this.snapshot()).readings.some((row) => row.key === key);
+    const taken = async () => (await this.snapshot()).readings.map((reading) => reading.key);
+    let keys = await taken();
     // On a busy machine a save is seen a moment later.
-    for (let i = 0; i < 10 && !(await taken()); i++)
+    for (let i = 0; i < 10 && !keys.includes(key); i++) {
       await new Promise((resolve) => setTimeout(resolve, 300));
-    expect((await this.snapshot()).readings.map((reading) => reading.key)).toContain(key);
+      keys = await taken();
+    }
+    expect(keys).toContain(key);
   }
 
   /** The tape, or the pins: what the sight brings along after the first distance. */

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { jobTotal } from '@/core/quote';
 import { derive, type JobSnapshot } from '@/core/job';
-import { click, find, pageText, reads, settled, visit } from './hands';
+import { click, find, pageText, reads, settled, until, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -162,7 +162,7 @@ describe('whole packages', () => {
     expect(ways.join()).toMatch(/Shoot to \d+\sm with it/);
     const near = ways.find((way) => way.startsWith('Shoot to'))!;
     await click(page, `aria/Do this: ${near}[role="button"]`);
-    await page.waitForFunction(() => !document.querySelector('[data-part="ways"]'));
+    await until(page, () => !document.querySelector('[data-part="ways"]'));
     await reads(page, 'left', '[data-part="package"]:first-child');
     const { job } = await shop.snapshot(jobId);
     expect(job.furthestM).toBe(Number(/\d+/.exec(near)![0]));
@@ -210,7 +210,8 @@ describe('whole packages', () => {
     const kept = await place.evaluate((n) => n.textContent!);
     await click(page, `aria/Keep ${kept}, whatever else is taken[role="button"]`);
     await settled(page);
-    await page.waitForFunction(
+    await until(
+      page,
       (name) => !document.querySelector('[data-part="packages"]')?.textContent?.includes(name),
       {},
       kept,
@@ -263,11 +264,7 @@ describe('the shop’s parts', () => {
     await page.keyboard.press('Backspace');
     await page.keyboard.type('135,50');
     await page.keyboard.press('Enter');
-    await page.waitForFunction(
-      (where) => document.querySelector(where)?.textContent === '135.50',
-      {},
-      cell,
-    );
+    await until(page, (where) => document.querySelector(where)?.textContent === '135.50', {}, cell);
     const found = await shop.get<{ parts: { priceCents: number }[] }>(
       '/api/v1/shop/parts?q=daumen+links',
     );
@@ -317,7 +314,7 @@ describe('the shop’s parts', () => {
       (await shop.get<{ count: number }>('/api/v1/shop/parts?q=probe')).count;
     expect(await count()).toBe(0);
     await click(page, 'aria/Take 1 row[role="button"]');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     expect(await count()).toBe(1);
   });
 
@@ -338,14 +335,14 @@ describe('the shop’s parts', () => {
     await page.waitForSelector('[role="progressbar"]');
     await reads(page, 'Looking at it …');
     await click(page, 'aria/Stop[role="button"]');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     const found = await shop.get<{ count: number }>('/api/v1/shop/parts?q=viele');
     expect(found.count).toBe(0);
     // The same file again, this time to its end: all of it at once.
     await upload(page, 'big.csv', [HEADER, ...rows].join('\n'));
     await reads(page, 'Consumables: 12000 new, 0 changed, 0 as they are.');
     await click(page, 'aria/Take 12000 rows[role="button"]');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     const after = await shop.get<{ count: number }>('/api/v1/shop/parts?q=viele');
     expect(after.count).toBe(12_000);
   });
@@ -359,7 +356,7 @@ describe('the shop’s parts', () => {
     expect(boxes.length).toBeGreaterThan(1);
     for (const box of boxes.slice(1)) if (await box.evaluate((n) => n.checked)) await box.click();
     await click(page, 'aria/Take what is ticked[role="button"]');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
   });
 });
 
@@ -401,7 +398,7 @@ describe('the arrow from its parts', () => {
     )) as ElementHandle<HTMLSelectElement>;
     await point.select('point-feld-150');
     await settled(page);
-    await page.waitForFunction(() => {
+    await until(page, () => {
       const [first, second] = [
         ...document.querySelectorAll('[data-part="compare-builds"] tbody tr'),
       ].map((row) =>
@@ -440,9 +437,7 @@ describe('the arrow from its parts', () => {
     // The set on the scale, read by the device, then by hand.
     await click(page, 'aria/Read the scale[role="button"]');
     await reads(page, 'Mean', '[data-part="verdict"]');
-    await page.waitForFunction(
-      () => document.querySelectorAll('[data-part="set-masses"] li').length === 12,
-    );
+    await until(page, () => document.querySelectorAll('[data-part="set-masses"] li').length === 12);
     await settled(page);
     await click(page, 'aria/Weigh anew[role="button"]');
     await settled(page);
@@ -478,7 +473,7 @@ describe('selling', () => {
     await reads(right, 'The last Handwerk Süd Rücken is gone. It was put aside for ticket');
     expect((await shop.snapshot(second)).parts).toEqual([]);
     // What the screen says now is what there is: it comes in some days, and is taken so.
-    await right.waitForFunction(() =>
+    await until(right, () =>
       [...document.querySelectorAll('[data-part="item-rows"] li')].some(
         (row) =>
           row.querySelector('b')?.textContent?.trim() === 'Handwerk Süd Rücken' &&

@@ -8,7 +8,7 @@ import { latest } from '@/core/setup';
 import { metre } from '@/core/units';
 import { USUAL_TAPE } from '@/contracts/usual-tape';
 import { pinDistances } from '@/core/flight';
-import { click, find, openAnew, pageText, reads, settled, visit, WAIT } from './hands';
+import { click, find, openAnew, pageText, reads, settled, until, visit, WAIT } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -48,7 +48,8 @@ async function throughPaper(page: Page, jobId: string) {
       moves.push(await pageText(page, '[data-part="paper-advice"] h3'));
       const advice = await page.$eval('[data-part="paper-advice"] h3', (node) => node.textContent);
       await click(page, 'aria/It is moved[role="button"]');
-      await page.waitForFunction(
+      await until(
+        page,
         (before) => document.querySelector('[data-part="paper-advice"] h3')?.textContent !== before,
         WAIT,
         advice,
@@ -69,7 +70,8 @@ async function onTheAim(page: Page): Promise<string> {
   let move = '';
   for (let i = 0; i < 8; i++) {
     await click(page, 'aria/Three practice arrows[role="button"]');
-    await page.waitForFunction(
+    await until(
+      page,
       () => /Move the pin|cannot be told from the aim/.test(document.body.innerText),
       { timeout: 8000 },
     );
@@ -275,7 +277,7 @@ test('a multi-pin job: gaps, those outside named, where the first has to stand',
     await onTheAim(page);
     await click(page, `aria/Confirm the distance ${distance}[role="button"]`);
     await settled(page);
-    await page.waitForFunction(() => !document.body.innerText.includes('cannot be told from'));
+    await until(page, () => !document.body.innerText.includes('cannot be told from'));
   }
   expect(jobMarks((await jobOf(jobId)).derived, [metre(20)]).fit).toMatchObject({ ok: true });
 
@@ -327,7 +329,8 @@ test('“the scale says 47 at a true 50”, and a mark that does not fit is name
   await click(page, '[data-part="confirmed-rows"] li[data-out="yes"] [data-part="leave-out"]');
   await page.keyboard.type('tape was the old one');
   await page.keyboard.press('Enter');
-  await page.waitForFunction(
+  await until(
+    page,
     () => document.querySelectorAll('[data-part="confirmed-rows"] li[data-out="yes"]').length === 0,
     { timeout: 8000 },
   );
@@ -366,7 +369,7 @@ test('bare shafts and a walk-back line, with the rest moved by what they say', a
   await click(page, 'aria/It is moved[role="button"]');
   await settled(page);
   // Left-handed: to the left is towards the riser.
-  await page.waitForFunction(() => !document.body.innerText.includes('Saving …'));
+  await until(page, () => !document.body.innerText.includes('Saving …'));
   const after = latest((await jobOf(jobId)).derived.history, 'centreShot')!;
   expect(after.method).toBe('paper');
   expect(after.si!).toBeLessThan(before);

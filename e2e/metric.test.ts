@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import type { JobSnapshot } from '@/core/job';
 import { METRIC_UNITS } from '@/core/units';
-import { click, reads, visit } from './hands';
+import { click, reads, until, visit } from './hands';
 import { TestShop } from './shop';
 
 /** A shop that measures in millimetres, newtons and grams: no screen speaks inches to it. */
@@ -145,7 +145,8 @@ describe('a metric shop', () => {
   test('nor on its build sheet', async () => {
     await visit(page, `${shop.url}/jobs/${jobId}/handover`);
     for (const box of await page.$$('[data-part="caution-rows"] input')) await box.click();
-    await page.waitForFunction(
+    await until(
+      page,
       () =>
         document.querySelectorAll('[data-part="caution-rows"] input:not(:checked)').length === 0,
     );
@@ -177,7 +178,7 @@ describe('a metric shop', () => {
     await brace.click({ clickCount: 3 });
     await page.keyboard.type('170');
     await click(page, 'aria/Save the bow[role="button"]');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     const after = (await shop.snapshot(jobId)).bow!;
     expect(after.braceHeightMm).toBeCloseTo(170, 3);
     expect({ ...after, braceHeightMm: 0 }).toEqual({ ...before, braceHeightMm: 0 });

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { click, find, pageText, reads, settled, openAnew } from './hands';
+import { click, find, openAnew, pageText, reads, settled, until } from './hands';
 import { arrived, keptStage, pairingCode, pairs, sentAll, signsIn } from './opening';
 import { TestShop } from './shop';
 
@@ -20,9 +20,7 @@ async function take(page: Page, text: string): Promise<void> {
   await page.focus('[data-measure]');
   await page.keyboard.type(text);
   await page.keyboard.press('Enter');
-  await page.waitForFunction(
-    () => document.querySelector<HTMLInputElement>('[data-measure]')?.value === '',
-  );
+  await until(page, () => document.querySelector<HTMLInputElement>('[data-measure]')?.value === '');
 }
 
 /** Another tablet, paired by a code, with somebody at it. */

@@ -1,9 +1,9 @@
 import type { Page } from 'puppeteer-core';
-import { click, find, reads, openAnew } from './hands';
+import { click, find, openAnew, reads, until } from './hands';
 
 const button = (name: string) => `aria/${name}[role="button"]`;
 export const arrived = (page: Page, path: string) =>
-  page.waitForFunction((to) => location.pathname === to, { timeout: 30_000 }, path);
+  until(page, (to) => location.pathname === to, { timeout: 30_000 }, path);
 
 /** Names the first owner of a shop that was begun a moment ago, at the machine itself. */
 export async function namesOwner(page: Page, name: string, pin: string): Promise<void> {
@@ -61,7 +61,8 @@ export async function pin(page: Page, digits: string): Promise<void> {
 
 /** Says who it is. */
 export async function choose(page: Page, name: string): Promise<void> {
-  await page.waitForFunction(
+  await until(
+    page,
     (wanted) =>
       [...document.querySelectorAll('[data-part="people"] button')].some((one) =>
         (one as HTMLElement).innerText.includes(wanted),
@@ -91,7 +92,8 @@ export async function keptStage(
   await openAnew(page, `${url}/jobs/${jobId}/${stage}`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.reload({ waitUntil: 'load' });
-  await page.waitForFunction(
+  await until(
+    page,
     async (path) => Boolean(await caches.match(location.origin + path)),
     { timeout: 30_000, polling: 500 },
     `/jobs/${jobId}/${stage}`,
@@ -101,7 +103,8 @@ export async function keptStage(
 
 /** Nothing waits any more in this tablet, and nothing asks. */
 export const sentAll = (page: Page) =>
-  page.waitForFunction(
+  until(
+    page,
     () =>
       !/wait|sent|ask|connected/.test(
         document.querySelector('[data-part="top"] [role="status"]')?.textContent ?? '',

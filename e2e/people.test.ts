@@ -1,5 +1,15 @@
 import type { Page } from 'puppeteer-core';
-import { answered, click, find, keyboard, pageText, reads, visit, type Hands } from './hands';
+import {
+  answered,
+  click,
+  find,
+  type Hands,
+  keyboard,
+  pageText,
+  reads,
+  until,
+  visit,
+} from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -26,7 +36,7 @@ class Person {
     if (hand === 'left') await click(page, '[role="dialog"] button[value="left"]');
     if (minor) await click(page, '[role="dialog"] button[value="minor"]');
     await click(page, 'aria/Open the job[role="button"]');
-    await page.waitForFunction(() => location.pathname.endsWith('/meet'));
+    await until(page, () => location.pathname.endsWith('/meet'));
     this.jobId = /jobs\/([^/]+)/.exec(page.url())![1]!;
     await this.asks('Who is it, and how do we reach you?');
   }
@@ -287,7 +297,7 @@ test('somebody who was here before is found, with bow and readings, and the bow 
   await find(page, '#new-name');
   await (await find(page, '#new-name')).type('aino rusu');
   await click(page, '[data-part="known"] button');
-  await page.waitForFunction(() => location.pathname.endsWith('/meet'));
+  await until(page, () => location.pathname.endsWith('/meet'));
   await reads(page, 'Here before', '[data-part="margin"]');
   await reads(page, 'Almveit Grauspecht 34', '[data-part="earlier"]');
   await reads(page, 'build sheet', '[data-part="earlier"]');

@@ -1,4 +1,4 @@
-import { click, find, hits, keyboard, pageText, reads, settled, visit } from './hands';
+import { click, find, hits, keyboard, pageText, reads, settled, until, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -26,7 +26,8 @@ describe('Fit', () => {
     expect(await pageText(page, '[data-part="drawing"]')).toContain('the bow that fits 27 1/2 in');
     await (await find(page, '[data-measure]')).click({ clickCount: 3 });
     await page.keyboard.press('Backspace');
-    await page.waitForFunction(
+    await until(
+      page,
       (text) =>
         document.querySelector('[data-part="parts-aside"]')!.textContent!.includes(text.slice(-15)),
       {},
@@ -111,13 +112,13 @@ describe('Bow', () => {
     await (await find(page, '#goal')).click({ clickCount: 3 });
     await page.type('#goal', '28');
     await page.keyboard.press('Enter');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     await reads(page, '28 in', '[data-part="goal-line"]');
     await reads(page, 'Set by the technician: he likes it so', '[data-part="margin"]');
     expect((await shop.snapshot(jobId)).job).toMatchObject({ moduleReason: 'he likes it so' });
     await click(page, 'aria/Another step[role="button"]');
     await click(page, 'aria/Back to the fit’s own[role="button"]');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     expect((await shop.snapshot(jobId)).job.moduleStepMm).toBeNull();
   });
 
@@ -129,7 +130,7 @@ describe('Bow', () => {
       await page.$eval('.MuiAlert-root[data-kind="stop"]', (node) => node.getAttribute('role')),
     ).toBe('alert');
     await page.keyboard.press('z');
-    await page.waitForFunction(() => !document.querySelector('.MuiAlert-root[data-kind="stop"]'));
+    await until(page, () => !document.querySelector('.MuiAlert-root[data-kind="stop"]'));
   });
 
   test('the turning plan says every pause, and the chart is drawn', async () => {
@@ -235,7 +236,7 @@ describe('Bench', () => {
     await page.type('[data-measure]', '2');
     await page.keyboard.press('Enter');
     await settled(page);
-    await page.waitForFunction(() => !document.body.innerText.includes('signed off: her old'));
+    await until(page, () => !document.body.innerText.includes('signed off: her old'));
   });
 
   test('a step out of turn names what comes first', async () => {
@@ -250,7 +251,8 @@ describe('Bench', () => {
   test('a done step stays until one goes on; . ticks and goes on', async () => {
     const { page } = await open('Ove', 'bench?step=silence', 'Silence the rest');
     await page.keyboard.press('.');
-    await page.waitForFunction(
+    await until(
+      page,
       () => document.querySelector('[data-part="step-title"]')?.textContent !== 'Silence the rest',
     );
     await page.goBack();
@@ -276,7 +278,7 @@ describe('Bench', () => {
     await click(page, '[data-part="tickets"] a:nth-child(2)');
     await find(page, '[data-part="rail"]');
     await visit(page, `${shop.url}/jobs/${jobId}`);
-    await page.waitForFunction(() => location.pathname.endsWith('/bench'));
+    await until(page, () => location.pathname.endsWith('/bench'));
   });
 });
 
@@ -353,7 +355,7 @@ describe('Handover', () => {
       await box.evaluate((node) => (node as HTMLElement).click());
       await settled(page);
     }
-    await page.waitForFunction(() =>
+    await until(page, () =>
       [...document.querySelectorAll('button')].some(
         (button) => button.textContent === 'Make the build sheet' && !button.disabled,
       ),
@@ -404,7 +406,8 @@ describe('Whole packages', () => {
     const sight = (await names())[0]!;
     await click(page, `aria/Not ${sight}: show what comes instead[role="button"]`);
     await reads(page, `without ${sight}`, '[data-part="without"]');
-    await page.waitForFunction(
+    await until(
+      page,
       (gone) => {
         const first = document.querySelector(
           '[data-part="package"]:last-child [data-part="place-name"]',
@@ -421,7 +424,7 @@ describe('Whole packages', () => {
     for (const name of wanted) expect(labels).toContain(name);
     expect(labels).toContain('his own thumb release');
     await page.keyboard.press('z');
-    await page.waitForFunction((name) => !document.body.innerText.includes(name), {}, wanted[1]!);
+    await until(page, (name) => !document.body.innerText.includes(name), {}, wanted[1]!);
     expect((await shop.snapshot(jobId)).parts).toEqual(before);
   });
 });

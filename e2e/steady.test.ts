@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { hiddenArcher, simulatedHold } from '@/core/hold';
 import { derive, jobBalance } from '@/core/job';
 import { gram, newtonMm } from '@/core/units';
-import { click, find, pageText, reads, settled, visit } from './hands';
+import { click, find, pageText, reads, settled, until, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -152,7 +152,8 @@ test('a bar is swung by finger and by key, notch by notch, and put back', async 
   await page.keyboard.press(back as 'ArrowRight');
   expect(await angle()).toBe(was);
   await page.keyboard.press(before.discs ? '-' : '+');
-  await page.waitForFunction(
+  await until(
+    page,
     (label, text) =>
       document.querySelector(`[aria-label="${label}"]`)!.getAttribute('aria-valuetext') !== text,
     {},
@@ -171,7 +172,8 @@ test('a bar is swung by finger and by key, notch by notch, and put back', async 
   const tried = await angle();
   await page.reload();
   await find(page, `[aria-label="${name}"]`);
-  await page.waitForFunction(
+  await until(
+    page,
     (label, text) =>
       document.querySelector(`[aria-label="${label}"]`)!.getAttribute('aria-valuetext') === text,
     {},
@@ -292,5 +294,5 @@ test('the aim is measured live, kept, played, left out; two ways are told apart 
   await click(page, 'aria/Leave out[role="button"]');
   await reads(page, 'left out: a gust of wind');
   await click(page, 'aria/Take in again[role="button"]');
-  await page.waitForFunction(() => !document.body.innerText.includes('left out:'));
+  await until(page, () => !document.body.innerText.includes('left out:'));
 });

@@ -60,12 +60,14 @@ async function quietly(name, commands) {
 say('\n— type check and lint');
 const began = Date.now();
 const checks = await Promise.all([
-  quietly('types, layout, unused code', [
+  quietly('types, unused code', [
     ['tsc', '--noEmit'],
-    ['prettier', '--check', '--log-level', 'warn', '.'],
     ['knip', '--no-progress'],
   ]),
-  quietly('lint', [['eslint', '.', '--max-warnings', '0']]),
+  quietly('lint, layout', [
+    ['eslint', '.', '--max-warnings', '0'],
+    ['prettier', '--check', '--log-level', 'warn', '.'],
+  ]),
 ]);
 for (const { name, ok, said } of checks) {
   if (!ok) say(said);
