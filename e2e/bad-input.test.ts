@@ -1,11 +1,11 @@
 import type { Page } from 'puppeteer-core';
 import type { JobSnapshot } from '@/core/job';
-import { answered, find, fingers, openAnew, pageText, reads, settled, until } from './hands';
+import { answered, find, fingers, openAnew, pageText, reads, settled, until, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
 beforeAll(async () => {
-  shop = await TestShop.open('demo');
+  shop = await TestShop.open('demo', { staysOpen: true });
 });
 beforeEach(() => shop.testBegins());
 afterEach(() => shop.testEnds());
@@ -25,7 +25,7 @@ describe('a measuring field', () => {
     jobId = await shop.jobOf('Jarle');
     before = await shop.snapshot(jobId);
     page = await shop.page();
-    await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
+    await visit(page, `${shop.url}/jobs/${jobId}/fit`);
   });
 
   test.each([
@@ -53,7 +53,7 @@ describe('a measuring field', () => {
   });
 
   test('a length hardly any adult has is asked about once, and kept', async () => {
-    await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
+    await visit(page, `${shop.url}/jobs/${jobId}/fit`);
     await (await find(page, 'aria/Measure wall to mouth[role="button"]')).click();
     await clear(page, '[data-measure]');
     await page.keyboard.type('20');
@@ -71,7 +71,7 @@ describe('a measuring field', () => {
   });
 
   test('a weight trial is not taken without how it went', async () => {
-    await openAnew(page, `${shop.url}/jobs/${jobId}/fit?part=weight`);
+    await visit(page, `${shop.url}/jobs/${jobId}/fit?part=weight`);
     await find(page, '[data-measure]');
     await page.type('[data-measure]', '40');
     await page.keyboard.press('Enter');
@@ -81,7 +81,7 @@ describe('a measuring field', () => {
   });
 
   test('readings far apart are said to disagree, by name', async () => {
-    await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
+    await visit(page, `${shop.url}/jobs/${jobId}/fit`);
     const hands = fingers(await page);
     await page.setViewport({ width: 1280, height: 800, hasTouch: true });
     // What was refused before still stands there.
@@ -97,7 +97,7 @@ describe('the questions of Meet', () => {
   test('budget, distance, address and name refuse nonsense and keep it in sight', async () => {
     const page = await shop.page();
     const jobId = await shop.jobOf('Jarle');
-    await openAnew(page, `${shop.url}/jobs/${jobId}/meet`);
+    await visit(page, `${shop.url}/jobs/${jobId}/meet`);
     await (await find(page, 'aria/All at once[role="button"]')).click();
     const wrong = async (id: string, text: string, says: string) => {
       await clear(page, `#${id}`);
@@ -126,7 +126,7 @@ describe('the questions of Meet', () => {
 
   test('a new job needs a name and nothing else', async () => {
     const page = await shop.page();
-    await openAnew(page, shop.url);
+    await visit(page, shop.url);
     await page.keyboard.press('n');
     await find(page, '#new-name');
     await page.keyboard.press('Enter');
@@ -139,7 +139,7 @@ describe('limb bolts', () => {
     const page = await shop.page();
     const jobId = await shop.jobOf('Ilse');
     const { version } = (await shop.snapshot(jobId)).job;
-    await openAnew(page, `${shop.url}/jobs/${jobId}/bow?part=bolts`);
+    await visit(page, `${shop.url}/jobs/${jobId}/bow?part=bolts`);
     await clear(page, '[data-part="stepper"] input');
     await page.type('[data-part="stepper"] input', '9');
     await reads(page, 'Too large for the upper limb bolt: possible is 0 turns to 8 turns');
@@ -164,7 +164,7 @@ describe('limb bolts', () => {
       command: { name: 'chooseBow', bowId: 'uferlaeufer-r' },
     });
     const page = await shop.page();
-    await openAnew(page, `${shop.url}/jobs/${job.id}/bow?part=bolts`);
+    await visit(page, `${shop.url}/jobs/${job.id}/bow?part=bolts`);
     await reads(page, 'No turn limit is known for this bow');
     expect(await page.$('[data-part="stepper"]')).toBeNull();
   });
@@ -175,7 +175,7 @@ describe('two tablets', () => {
     const jobId = await shop.jobOf('Casimir');
     const [left, right] = [await shop.page(), await shop.page()];
     for (const page of [left, right]) {
-      await openAnew(page, `${shop.url}/jobs/${jobId}/fit`);
+      await visit(page, `${shop.url}/jobs/${jobId}/fit`);
       await find(page, '[data-measure]');
     }
     // The right one has been lying there since before the left one's entry.

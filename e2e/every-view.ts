@@ -85,6 +85,17 @@ const faultsOf = (page: Page, rules = {}) =>
   });
 const faintIn = (page: Page) => against(page, { runOnly: ['color-contrast'] });
 
+/** What would move although stillness was asked for. */
+const moving = (page: Page) =>
+  page.$$eval('button, a, input', (nodes) =>
+    nodes
+      .filter((node) => {
+        const { transitionDuration, transitionProperty } = getComputedStyle(node);
+        return transitionProperty !== 'none' && Number.parseFloat(transitionDuration) > 0;
+      })
+      .map((node) => node.outerHTML.slice(0, 90)),
+  );
+
 /** A new size or colour is laid out and drawn, and nothing is on its way to it any more. */
 export const laidOut = (page: Page) =>
   page.evaluate(async () => {
@@ -99,6 +110,7 @@ export const everyView = (views: readonly View[]) => {
   beforeAll(async () => {
     shop = await TestShop.open('demo');
     page = await shop.page();
+    await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
   });
   afterAll(() => shop.close());
 
@@ -110,6 +122,7 @@ export const everyView = (views: readonly View[]) => {
       // Anew: what the server drew and what the page makes of it are compared by it too.
       await openView(shop, page, who, path, words, openAnew);
       expect(await faultsOf(page)).toEqual([]);
+      expect(await moving(page)).toEqual([]);
       // Of the dim colours the wide page shows the most.
       await page.evaluate(() => (document.documentElement.dataset.scheme = 'dark'));
       await laidOut(page);

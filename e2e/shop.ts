@@ -6,6 +6,7 @@ import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppete
 import type { JobSnapshot } from '@/core/job';
 import { ownPort, startServer } from '../scripts/serve.cjs';
 import { cookieHeader, openToOwner, signIn, type Cookie } from '../scripts/sign-in.cjs';
+import { visit } from './hands';
 import { NOW } from './now.cjs';
 
 /** A shop of its own for one test file: database and server; the browser is one for all, a context a page. */
@@ -95,6 +96,8 @@ export class TestShop {
       (this.ofTest ?? this.contexts).push(stood.browserContext());
       await stood.bringToFront();
       await stood.setViewport({ width, height, hasTouch });
+      // From a page that asks for nothing: whatever is gone to next is another one.
+      await visit(stood, `${this.url}/code`);
       return stood;
     }
     const spare = keepsPages ? undefined : this.spare.pop();

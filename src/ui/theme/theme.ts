@@ -51,6 +51,8 @@ const options = {
   size: sizes,
   fraction,
   shape: { borderRadius: 3 },
+  // Who asked their tablet for stillness has it here too.
+  motion: { reducedMotion: 'system' },
   shadows: Array.from({ length: 25 }, () => 'none'),
   typography,
   components: { ...buttons, ...inputs, ...surfaces, ...tables },
