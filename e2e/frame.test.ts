@@ -210,6 +210,22 @@ test('find, keys and the list of keys', async () => {
   await page.goBack();
   await until(page, () => location.pathname.endsWith('/bow'));
   await until(page, () => !document.querySelector('[role="dialog"]'));
+  // The same where Back leads to another part of the same stage; a name being typed is kept.
+  await (await find(page, '[data-part="parts"] a[href*="part=module"]')).click();
+  await until(page, () => location.search.includes('part=module'));
+  await page.keyboard.press('/');
+  await find(page, '#find');
+  await page.goBack();
+  await until(page, () => !location.search.includes('part=module'));
+  await until(page, () => !document.querySelector('[role="dialog"]'));
+  await page.keyboard.press('n');
+  await (await find(page, '#new-name')).type('Ragna');
+  await page.goBack();
+  await until(page, () => !location.pathname.endsWith('/bow'));
+  await until(page, () => !document.querySelector('[role="dialog"]'));
+  await page.keyboard.press('n');
+  await find(page, '#new-name');
+  expect(await page.$eval('#new-name', (node) => (node as HTMLInputElement).value)).toBe('Ragna');
 });
 
 test('an empty shop says what to do first', async () => {

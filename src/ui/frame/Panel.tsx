@@ -1,5 +1,12 @@
 'use client';
-import { useId, useRef, type ReactNode, type SyntheticEvent } from 'react';
+import {
+  useEffect,
+  useEffectEvent,
+  useId,
+  useRef,
+  type ReactNode,
+  type SyntheticEvent,
+} from 'react';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
@@ -52,6 +59,13 @@ export function Panel({
 }) {
   const id = useId();
   const guard = useAnswerGuard(question);
+  const left = useEffectEvent(() => !typing && onClose());
+  useEffect(() => {
+    // Back: one stands before what was there, not before the window. What is being typed stays.
+    const back = () => void left();
+    window.addEventListener('popstate', back);
+    return () => window.removeEventListener('popstate', back);
+  }, []);
   return (
     <Dialog
       open

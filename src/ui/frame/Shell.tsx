@@ -30,7 +30,7 @@ export function Shell({
   const someone = useNewestSomeone(ofPage);
   const [opened, open] = useState<Opened>(null);
   const router = useRouter();
-  // A window belongs to the page it was opened on: gone back, one stands before that page, not before the window.
+  // A window belongs to the page it was opened on; what was typed into it stands there when it is opened again.
   const path = usePathname();
   useEffect(() => open(null), [path]);
   // What is typed stands in the page, which stays: only what was computed for somebody is asked for anew.
