@@ -228,6 +228,15 @@ test('find, keys and the list of keys', async () => {
   expect(await page.$eval('#new-name', (node) => (node as HTMLInputElement).value)).toBe('Ragna');
 });
 
+test('a key right after a page has come is heard', async () => {
+  const page = await shop.page();
+  await open(page, 'Noor', 'meet', 'What do you want to shoot?');
+  await (await find(page, '[data-part="rail"] a:nth-child(3)')).click();
+  await page.waitForFunction(() => location.pathname.endsWith('/bow'));
+  await page.keyboard.press('n');
+  await find(page, '#new-name');
+});
+
 test('an empty shop says what to do first', async () => {
   const empty = await TestShop.open('empty');
   try {

@@ -146,6 +146,7 @@ export class TestShop {
     if (!page) return context.close();
     await Promise.all(others.map((other) => other.close()));
     if (this.staysOpen && page.url().startsWith(this.url)) {
+      if (await page.$('[role="dialog"]')) await page.keyboard.press('Escape');
       await page.evaluate(() => [localStorage, sessionStorage].forEach((kept) => kept.clear()));
       return void this.standing.push(page);
     }

@@ -7,7 +7,6 @@ import { ArcherPage } from './ArcherPage';
 import { LongGonePage } from './LongGonePage';
 
 jest.mock('next/navigation', () => ({
-  usePathname: () => '/archers/a',
   useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }),
 }));
 

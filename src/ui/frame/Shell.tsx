@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { usePathname, useRouter } from 'next/navigation';
+import { useRouter } from 'next/navigation';
 import type { Shop } from '@/core/job';
 import { Dress } from './Dress';
 import { useServiceWorker } from '../keep/connection';
@@ -30,9 +30,6 @@ export function Shell({
   const someone = useNewestSomeone(ofPage);
   const [opened, open] = useState<Opened>(null);
   const router = useRouter();
-  // A window belongs to the page it was opened on; what was typed into it stands there when it is opened again.
-  const path = usePathname();
-  useEffect(() => open(null), [path]);
   // What is typed stands in the page, which stays: only what was computed for somebody is asked for anew.
   const heard = useCallback(() => {
     open(null);

@@ -22,10 +22,7 @@ import { JobProvider, useJob } from './JobProvider';
 import { type Trouble, post } from '../keep/post';
 import { mapLabels } from './map-parts';
 
-jest.mock('next/navigation', () => ({
-  usePathname: () => '/jobs/job-1/fit',
-  useRouter: () => ({ push: jest.fn() }),
-}));
+jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn() }) }));
 
 type Handler = (
   url: string,

@@ -11,10 +11,7 @@ import { eraseSeen, writeSeen } from '../keep/waiting-store';
 import { LastValue } from './LastValue';
 import { JobProvider, useJob } from './JobProvider';
 
-jest.mock('next/navigation', () => ({
-  usePathname: () => '/jobs/job-1/fit',
-  useRouter: () => ({ push: jest.fn() }),
-}));
+jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn() }) }));
 
 /** Whether the shop’s program answers, and with what. */
 let answers: ((body: Sent) => { status: number; body: unknown }) | null;
