@@ -49,6 +49,10 @@ export function MeetStage() {
   }, [chosen, questions]);
   const [all, setAll] = useState(false);
   const list = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    // Asked for by its address it may lie below what is seen.
+    if (wanted) list.current?.querySelector('[data-open]')?.scrollIntoView?.({ block: 'nearest' });
+  }, [wanted, chosen]);
   const set = useAnswer().job;
   const current = all || chosen === 'next' ? null : chosen;
 
