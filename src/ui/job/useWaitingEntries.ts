@@ -7,7 +7,7 @@ import { useShell } from '../frame/useShell';
 import { giveUp, onSaved, putAside, useWaiting, waitingNow } from '../keep/outbox';
 import type { Trouble } from '../keep/post';
 import { stoodAt } from '../keep/sender';
-import { readSeen, writeSeen, type Waiting } from '../keep/waiting-store';
+import { isLater, readSeen, writeSeen, type Waiting } from '../keep/waiting-store';
 import { frame, waitingWords as w } from '../words';
 import type { Stage } from '@/core/setup';
 
@@ -93,10 +93,10 @@ export function useWaitingEntries(
     [jobId, newest, project],
   );
   useEffect(() => {
-    // A page from before shows the job as this tablet saw it last.
-    void readSeen(jobId).then((seen) => seen && take(seen));
+    // A page from before shows the job as this tablet saw it last; over what was read since nothing older comes.
+    void readSeen(jobId).then((seen) => seen && isLater(seen, newest.current) && take(seen));
     return onSaved((next) => next.job.id === jobId && take(next));
-  }, [jobId, take]);
+  }, [jobId, newest, take]);
   useEffect(() => void writeSeen(saved), [saved]);
 
   const aside = useCallback(

@@ -149,6 +149,20 @@ test('a page from before shows the job as this tablet saw it last', async () => 
   await waitFor(() => expect(readings()).toBe('150mm, 151mm'));
 });
 
+test('of the same version what was read later stands: settings of the shop are no part of the job', async () => {
+  const read = (now: string, length: 'mm' | 'in16') => {
+    const shop = aShop({ units: { ...aShop().units, length } });
+    return { ...job(4, '152.4mm'), now, shop };
+  };
+  await writeSeen(read('2026-11-24T08:00:00.000Z', 'in16'));
+  await show(read('2026-11-24T09:00:00.000Z', 'mm'));
+  expect(screen.getByText('152 mm')).toBeInTheDocument();
+  // Kept from a page that was open longer than the one that stands here.
+  await writeSeen(read('2026-11-24T09:00:01.000Z', 'in16'));
+  await show(read('2026-11-24T09:00:00.000Z', 'mm'));
+  expect(screen.getByText('6 in')).toBeInTheDocument();
+});
+
 test('where another tablet entered something else it is asked which counts', async () => {
   await show(job(4, '150mm'));
   await take('142mm');

@@ -173,10 +173,15 @@ test('a clock that was set back cannot say how long ago it was', () => {
   expect(bodyOf(at, 999_999).waited).not.toHaveProperty('ageS');
 });
 
+const LATER = '2026-11-24T09:00:00.001Z';
+
 test('a job is kept as last seen; an older one does not come over a newer', async () => {
   await writeSeen(aSnapshot({ job: { id: 'seen', version: 7 } }));
   await writeSeen(aSnapshot({ job: { id: 'seen', version: 5 } }));
   expect((await readSeen('seen'))!.job.version).toBe(7);
+  await writeSeen(aSnapshot({ job: { id: 'seen', version: 7 }, rest: { now: LATER } }));
+  await writeSeen(aSnapshot({ job: { id: 'seen', version: 7 } }));
+  expect((await readSeen('seen'))!.now).toBe(LATER);
   expect(await readSeen('never')).toBeNull();
   expect(stoodAt(aSnapshot({ job: { version: 2 } }))).toEqual({
     version: 2,

@@ -96,6 +96,12 @@ export async function eraseWaiting(id: number): Promise<void> {
   await (await store())?.delete('waiting', id);
 }
 
+/** Of the same version the one read later: shop, day and what else is not the job's own may have changed between. */
+export const isLater = (one: JobSnapshot, than: JobSnapshot): boolean =>
+  one.job.version === than.job.version
+    ? Date.parse(one.now) > Date.parse(than.now)
+    : one.job.version > than.job.version;
+
 export async function writeSeen(snapshot: JobSnapshot): Promise<void> {
   const db = await store();
   if (!db) return;
@@ -103,7 +109,7 @@ export async function writeSeen(snapshot: JobSnapshot): Promise<void> {
     const tx = db.transaction('seen', 'readwrite');
     const jobId = snapshot.job.id;
     const before = await tx.store.get(jobId);
-    if (!before || before.snapshot.job.version <= snapshot.job.version)
+    if (!before || !isLater(before.snapshot, snapshot))
       await tx.store.put({ jobId, atMs: Date.now(), snapshot });
     const oldest = await tx.store.index('atMs').getAllKeys();
     for (const old of oldest.slice(0, Math.max(0, oldest.length - MOST_JOBS)))
