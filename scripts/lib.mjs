@@ -53,7 +53,7 @@ export function needPackages() {
   }
 }
 
-const SOURCES = ['src', 'next.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
+const SOURCES = ['src', 'next.config.mjs', 'tsconfig.json', 'package.json', 'package-lock.json'];
 
 function* filesIn(path) {
   if (statSync(path).isFile()) yield path;
