@@ -9,14 +9,12 @@ import { pretendNow } from '@/server/clock';
 import { loadSheet } from '@/server/sheets';
 import { loadSnapshot } from '@/server/load-snapshot';
 import { todayView } from '@/server/today-view';
-import { seedDemo } from './seed';
-import { newDb } from '@/server/testing/new-db';
+import { demoDb } from '@/server/testing/demo-db';
 
 let db: Db;
 let jobs: JobSnapshot[];
 beforeAll(() => {
-  db = newDb();
-  seedDemo(db);
+  db = demoDb();
   jobs = allJobs(db).map(({ id }) => loadSnapshot(id, db)!);
 });
 afterAll(() => {

@@ -1,7 +1,6 @@
 import { checker, isInstant } from '@/contracts/ajv';
 import { CommandRequest } from '@/contracts/commands';
 import { plannedDayFault } from '@/core/job';
-import { seedDemo } from '../../demo/seed';
 import type { Db } from '@/data/db';
 import { appointmentsFile } from './ics';
 import { calendarView } from './calendar';
@@ -10,6 +9,7 @@ import { createJob, runCommand } from './commands';
 import { find } from './find';
 import { Problem } from './problem';
 import { todayView } from './today-view';
+import { demoDb } from './testing/demo-db';
 import { newDb } from './testing/new-db';
 
 const faultOf = (run: () => unknown): string[] => {
@@ -24,9 +24,10 @@ const faultOf = (run: () => unknown): string[] => {
 };
 
 let db: Db;
+const NOW = new Date('2026-11-24T10:20:00+01:00');
 beforeEach(() => {
   db = newDb();
-  pretendNow(new Date('2026-11-24T10:20:00+01:00'));
+  pretendNow(NOW);
 });
 afterAll(() => pretendNow(null));
 
@@ -110,7 +111,8 @@ describe('who it is', () => {
 
 describe('one job that cannot be read', () => {
   const shop = async () => {
-    seedDemo(db);
+    db = demoDb();
+    pretendNow(NOW);
     return todayView(db);
   };
   test.each([

@@ -1,12 +1,9 @@
-import Database from 'better-sqlite3';
 import { derive } from '@/core/job';
 import { addDays } from '@/core/units';
 import type { Db } from '@/data/db';
-import { migrate } from '@/data/migrate';
 import { allPins } from '@/data/pins';
 import { saveShopSettings, shopSettings } from '@/data/settings';
 import { allJobs } from '@/data/jobs';
-import { seedDemo } from '../../demo/seed';
 import { planPieces, type CalendarSaid } from '@/workers/calendar';
 import { calendarView, putVisit } from './calendar';
 import { pretendNow, shopInstant } from './clock';
@@ -17,23 +14,14 @@ import { problemComing, problemOf } from './testing/problem-of';
 import { loadSnapshot } from './load-snapshot';
 import { noteStepTime } from './note-step-time';
 import { rememberPlace } from './remember-place';
-import { newDb } from './testing/new-db';
+import { demoDb } from './testing/demo-db';
 
 const MORNING = new Date('2026-11-24T10:20:00+01:00');
-let seeded: Buffer;
 let db: Db;
-beforeAll(() => {
-  pretendNow(MORNING);
-  const first = newDb();
-  seedDemo(first);
-  seeded = first.serialize();
-  first.close();
-});
 beforeEach(() => {
   pretendNow(MORNING);
-  // Filled once; every test has a copy of its own.
-  db = new Database(seeded);
-  migrate(db);
+  db = demoDb();
+  pretendNow(MORNING);
 });
 afterEach(() => {
   db.close();

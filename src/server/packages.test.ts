@@ -17,18 +17,16 @@ import { metre, newton } from '@/core/units';
 import type { Db } from '@/data/db';
 import { allJobs } from '@/data/jobs';
 import { allItems } from '@/data/stock';
-import { seedDemo } from '../../demo/seed';
 import { runCommand } from './commands';
 import { frontierFor, packagesFor } from './packages';
 import { Problem } from './problem';
 import { loadSnapshot } from './load-snapshot';
 import { solve, stopSolver } from './solver';
-import { newDb } from './testing/new-db';
+import { demoDb } from './testing/demo-db';
 
 let db: Db;
 beforeAll(() => {
-  db = newDb();
-  seedDemo(db);
+  db = demoDb();
 });
 afterAll(async () => {
   db.close();

@@ -28,7 +28,7 @@ function newBytes(): Buffer {
 }
 
 /** Opens a shop that is filled once; each call has a copy of its own, in memory or as a file of its own. */
-function copies(fill: (db: Db) => void): (path?: string) => Db {
+export function copies(fill: (db: Db) => void): (path?: string) => Db {
   let bytes: Buffer | null = null;
   return (path) => {
     if (!bytes) {
