@@ -18,6 +18,7 @@ import { Discard } from './Discard';
 import { useJob } from './JobProvider';
 import css from './HistoryPanel.module.css';
 import { askShop } from '../keep/ask-shop';
+import { useNewest } from '../keep/useNewest';
 
 const REST_MS = 250;
 /** Readings shown before the rest is left to the search of entries. */
@@ -34,22 +35,26 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
   useEffect(() => {
     known.current = snapshot.events;
   }, [snapshot.events]);
+  const begins = useNewest();
   const load = useCallback(
     async (before: number | null) => {
+      const isNewest = begins();
       const query = new URLSearchParams({ words, ...(before ? { before: String(before) } : {}) });
       const response = await askShop(`/api/v1/jobs/${job.id}/history?${query}`).catch(() => null);
-      if (!response?.ok) {
+      const next = response?.ok ? ((await response.json()) as HistoryPage) : null;
+      // Other words, or the same again, were asked for meanwhile.
+      if (!isNewest()) return;
+      if (!next) {
         // Without a connection: what this tablet knows, with what waits in it.
         setPage({ events: [...known.current], leftOut: [], more: false });
         return setTrouble(waitingWords.historyKnown);
       }
-      const next = (await response.json()) as HistoryPage;
       setTrouble('');
       setPage((now) =>
         before && now ? { ...now, more: next.more, events: [...now.events, ...next.events] } : next,
       );
     },
-    [job.id, words],
+    [begins, job.id, words],
   );
   useEffect(() => {
     const timer = setTimeout(() => void load(null), REST_MS);

@@ -1,7 +1,9 @@
-import { act, render } from '@testing-library/react';
+import { act, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { aShop, someone, aSnapshot } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
 import { Shell } from '../frame/Shell';
+import { HistoryPanel } from './HistoryPanel';
 import { JobProvider, useJob } from './JobProvider';
 import { useUndo } from './useUndo';
 
@@ -73,4 +75,49 @@ test('undo waits for what is on its way and takes that back; pressed twice, two 
     ['undo', 2],
     ['undo', 1],
   ]);
+});
+
+test('what is looked for last is shown, whatever is answered last; older entries come once', async () => {
+  const answers = new Map<string, ((ids: readonly number[]) => void)[]>();
+  global.fetch = jest.fn((url: string) => {
+    const [path, query] = url.split('?');
+    if (!path!.endsWith('/history')) return Promise.resolve({ ok: false, status: 404 });
+    const asked = new URLSearchParams(query);
+    const key = `${asked.get('words')}<${asked.get('before') ?? ''}`;
+    return new Promise((resolve) => {
+      const let_ = (ids: readonly number[]) => {
+        const { events } = withEntries(4, ids);
+        const body = { events, leftOut: [], more: ids.length === 2 };
+        resolve({ ok: true, status: 200, json: async () => body });
+      };
+      answers.set(key, [...(answers.get(key) ?? []), let_]);
+    });
+  }) as never;
+  const answer = async (key: string, ids: readonly number[]) => {
+    await waitFor(() => expect(answers.has(key)).toBe(true), { timeout: 5000 });
+    await act(async () => answers.get(key)!.forEach((go) => go(ids)));
+  };
+  const rows = () => screen.queryAllByText(/^entry \d+$/).map((node) => node.textContent);
+  render(
+    <Shell shop={aShop()} someone={someone(WHO)}>
+      <JobProvider initial={withEntries(4, [1])}>
+        <HistoryPanel onClose={() => undefined} />
+      </JobProvider>
+    </Shell>,
+  );
+  await answer('<', [9, 8]);
+  expect(rows()).toEqual(['entry 9', 'entry 8']);
+  const more = screen.getByRole('button', { name: 'Earlier entries' });
+  await userEvent.dblClick(more);
+  await answer('<8', [7, 6]);
+  expect(rows()).toEqual(['entry 9', 'entry 8', 'entry 7', 'entry 6']);
+  // Looked for while the words before it are still on their way.
+  const words = screen.getByRole('textbox');
+  await userEvent.type(words, 'peep');
+  await waitFor(() => expect(answers.has('peep<')).toBe(true), { timeout: 5000 });
+  await userEvent.clear(words);
+  await userEvent.type(words, 'loop');
+  await answer('loop<', [5]);
+  await answer('peep<', [4, 3]);
+  expect(rows()).toEqual(['entry 5']);
 });
