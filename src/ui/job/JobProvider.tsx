@@ -115,6 +115,9 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
     setSnapshot(next);
   }, []);
 
+  // The page was asked for anew, as when somebody unlocks the tablet: others may have worked on it meanwhile.
+  useEffect(() => take(initial), [initial, take]);
+
   const { shown, shownNow, aside, takesOut } = useWaitingEntries(snapshot, newest, take);
   const putAside = useCallback(
     async (sending: Parameters<typeof aside>[0]): Promise<Trouble | null> => {

@@ -163,6 +163,21 @@ test('of the same version what was read later stands: settings of the shop are n
   expect(screen.getByText('6 in')).toBeInTheDocument();
 });
 
+test('a page asked for anew shows what others did meanwhile; one from before does not', async () => {
+  const page = (initial: JobSnapshot) => (
+    <Shell shop={aShop()} someone={someone()}>
+      <JobProvider initial={initial}>
+        <Probe />
+      </JobProvider>
+    </Shell>
+  );
+  const { rerender } = render(page(job(4, '150mm')));
+  await act(async () => rerender(page(job(6, '150mm', '152mm'))));
+  expect(readings()).toBe('150mm, 152mm');
+  await act(async () => rerender(page(job(5, '150mm', '151mm'))));
+  expect(readings()).toBe('150mm, 152mm');
+});
+
 test('where another tablet entered something else it is asked which counts', async () => {
   await show(job(4, '150mm'));
   await take('142mm');
