@@ -60,6 +60,11 @@ export default tseslint.config(
     },
   },
   {
+    files: ['src/**/*.{ts,tsx}', 'demo/**/*.ts', 'scripts/**/*.{ts,mjs,cjs}'],
+    ignores: TESTS,
+    rules: { 'max-lines': ['error', 300] },
+  },
+  {
     files: TESTS,
     rules: { 'import-x/no-restricted-paths': ['error', { zones: layerZonesOfTests }] },
   },

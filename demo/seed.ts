@@ -10,7 +10,8 @@ import { saveShopSettings } from '@/data/settings';
 import { insertBow, insertItem } from '@/data/stock';
 import { now, pretendNow, shopDay } from '@/server/clock';
 import { choosingKit, justMet, minorInFit, settingTheBow, waiting } from './jobs-early';
-import { finished, onTheLane, stale } from './jobs-far';
+import { finished, stale } from './jobs-far';
+import { onTheLane } from './jobs-lane';
 import { demoBows, demoCatalogue } from './load-csv';
 import { seedPeople } from './people';
 

@@ -3,7 +3,7 @@ import { ArcherBundleSchema } from '@/contracts/archer-bundle';
 import { bowFormatPage } from '@/contracts/bow-csv';
 import { partFormatPage, partSchemas } from '@/contracts/part-csv';
 import { FirstSheetSchema } from '@/contracts/first-sheet';
-import { SheetSchema } from '@/contracts/sheet';
+import { SheetSchema } from '@/contracts/sheet-schema';
 
 /** Publishes the file formats from the schemas and columns the program checks with. */
 mkdirSync('docs/formats', { recursive: true });

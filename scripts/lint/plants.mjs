@@ -64,6 +64,7 @@ const PLANTS = [
   ...['Math.random()', 'new Date()', 'Date.now()', 'performance.now()'].map((text) =>
     inCore(`export const planted = ${text};`, 'no-restricted-syntax'),
   ),
+  inCore(`${'\n'.repeat(300)}export const planted = 1;`, 'max-lines'),
   // Both files are there: the second imports the first.
   {
     path: 'src/core/numerics/linear.ts',
@@ -82,6 +83,7 @@ const ALLOWED = [
   plant('src/core/job', 'src/core/units'),
   plant('src/ui/stages', 'src/ui/fields'),
   plant('src/server', 'src/data'),
+  inCore(`${'\n'.repeat(298)}export const planted = 1;`, 'max-lines'),
   inCore("import { refused } from '../outcome';\nexport const planted = refused;", PATHS),
 ];
 

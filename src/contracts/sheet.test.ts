@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { FirstSheetSchema } from './first-sheet';
-import { assertSheet, readSheet, SheetSchema } from './sheet';
+import { assertSheet, readSheet } from './sheet';
+import { SheetSchema } from './sheet-schema';
 import {
   aBow,
   aFinishedJob,

@@ -1,7 +1,8 @@
 import { isChild, type AgeBand } from '../fit';
 import { addDays } from '../units';
 import { isMethod, type FitReading } from './fit-readings';
-import type { Archer, PersonRules } from './types';
+import type { PersonRules } from './shop-types';
+import type { Archer } from './types';
 
 const OLDEST_YEARS = 110;
 const YOUNGEST_YEARS = 3;

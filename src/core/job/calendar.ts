@@ -11,7 +11,8 @@ import {
 } from '../calendar';
 import { addDays, daysBetween } from '../units';
 import type { JobDerived } from './derive';
-import type { JobSnapshot, Shop } from './types';
+import type { Shop } from './shop-types';
+import type { JobSnapshot } from './types';
 import { promisedOf } from './visit';
 
 const DAY = 1440;

@@ -1,4 +1,5 @@
 export * from './types';
+export * from './shop-types';
 export * from './derive';
 export * from './first-hour';
 export * from './limb-bolt-advice';

@@ -4,6 +4,7 @@ export * from './parts-on-bow';
 export * from './mounted';
 export * from './learned';
 export * from './bar-stock';
+export * from './chooser-stock';
 export * from './offers';
 export * from './moves';
 export * from './more-mass';

@@ -2,7 +2,8 @@ import { barChoice, type BarPair, type Bars } from '../balance';
 import type { BowRecord } from '../bow';
 import { answered, refused, type Outcome } from '../outcome';
 import { gram, type Gram } from '../units';
-import { barsCents, chooserStock, type BarsInStock, type ChooserStock } from './bar-stock';
+import { barsCents, type BarsInStock } from './bar-stock';
+import { chooserStock, type ChooserStock } from './chooser-stock';
 import { QUIET_NMM, type Learned } from './learned';
 
 /** What bars are looked for. */

@@ -66,17 +66,20 @@ export function PersonDialog({ onClose }: { onClose: () => void }) {
           {trouble}
         </Text>
       )}
-      <Actions>
-        <Button
-          variant="outlined"
-          onClick={() => void lockTablet().then((done) => setTrouble(done ? '' : w.lockNot))}
-        >
-          {w.lock}
-        </Button>
-        <Button variant="text" onClick={() => setOwn(true)}>
-          {w.ownPin}
-        </Button>
-      </Actions>
+      {/* With what stands above it: otherwise it would move under the finger. */}
+      {(door || lost) && (
+        <Actions>
+          <Button
+            variant="outlined"
+            onClick={() => void lockTablet().then((done) => setTrouble(done ? '' : w.lockNot))}
+          >
+            {w.lock}
+          </Button>
+          <Button variant="text" onClick={() => setOwn(true)}>
+            {w.ownPin}
+          </Button>
+        </Actions>
+      )}
     </Panel>
   );
 }

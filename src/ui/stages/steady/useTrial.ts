@@ -6,7 +6,7 @@ import type { BarsInStock } from '@/core/steady';
 import { degree, mm } from '@/core/units';
 import { useJob } from '../../job/JobProvider';
 import { useKept } from '../../keep/useKept';
-import type { BarTurn } from '../../drawings/BalanceDrawing';
+import type { BarTurn } from '../../drawings/BarHandle';
 
 /** The kind of disc a bar carries, or would. */
 export function discFor(side: BarSide, set: BarSet, stock: BarsInStock) {
