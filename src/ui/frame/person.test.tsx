@@ -15,6 +15,16 @@ const DOOR = {
 } as unknown as Door;
 const LOCK = { name: 'Lock this tablet' };
 
+const show = () =>
+  act(
+    async () =>
+      void render(
+        <Shell shop={aShop()} someone={someone()}>
+          <PersonDialog onClose={() => undefined} />
+        </Shell>,
+      ),
+  );
+
 test('what moves under the finger is not there yet: locking comes with who may sign in', async () => {
   let answer: (door: Door) => void = () => undefined;
   global.fetch = jest.fn((url: string, init?: { method?: string }) =>
@@ -24,14 +34,7 @@ test('what moves under the finger is not there yet: locking comes with who may s
         })
       : Promise.resolve({ ok: url === '/icon.svg', status: 404, json: async () => null }),
   ) as never;
-  await act(
-    async () =>
-      void render(
-        <Shell shop={aShop()} someone={someone()}>
-          <PersonDialog onClose={() => undefined} />
-        </Shell>,
-      ),
-  );
+  await show();
   expect(screen.getByRole('dialog')).toBeInTheDocument();
   expect(screen.queryByRole('button', LOCK)).toBeNull();
   await act(async () => answer(DOOR));
@@ -40,14 +43,7 @@ test('what moves under the finger is not there yet: locking comes with who may s
 
 test('without a connection it is there all the same, and says when it could not be done', async () => {
   global.fetch = jest.fn(() => Promise.reject(new TypeError('fetch failed'))) as never;
-  await act(
-    async () =>
-      void render(
-        <Shell shop={aShop()} someone={someone()}>
-          <PersonDialog onClose={() => undefined} />
-        </Shell>,
-      ),
-  );
+  await show();
   const lock = screen.getByRole('button', LOCK);
   await act(async () => lock.click());
   expect(screen.getByRole('alert')).not.toBeEmptyDOMElement();
