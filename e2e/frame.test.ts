@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { Page } from 'puppeteer-core';
 import { laidOut, openView } from './every-view';
 import { find, pageText, reads, until, visit } from './hands';
@@ -277,4 +278,28 @@ test('changed units are counted from then on; what was typed stays as typed', as
   await open(page, 'Ilse', 'fit', '3 methods agree');
   expect(await pageText(page, '[data-part="parts"]')).toContain('700 mm');
   expect(await pageText(page, '[data-part="method-rows"]')).toContain('27 1/2 in');
+});
+
+/** Scripts a page cannot be worked without, kB as they go over the wire; windows and charts come after them. */
+async function scriptKb(path: string): Promise<number> {
+  const page = await (await shop.ask(path)).text();
+  const names = [...page.matchAll(/<script src="([^"]+)"(?![^>]*noModule)/g)].map(
+    ([, src]) => src!,
+  );
+  const files = await Promise.all(
+    names.map(async (name) => gzipSync(Buffer.from(await (await shop.ask(name)).arrayBuffer()))),
+  );
+  return files.reduce((sum, file) => sum + file.length, 0) / 1000;
+}
+
+test('no page brings more script than it needs: lists without the rules of a bow, stages without those of files', async () => {
+  for (const path of ['/', '/calendar', '/archers', '/delivered', '/shop']) {
+    const kb = await scriptKb(path);
+    expect([path, kb > 100 && kb <= 260 ? 'light' : kb]).toEqual([path, 'light']);
+  }
+  const job = await shop.jobOf('Aino');
+  for (const stage of ['meet', 'fit', 'bow', 'kit', 'bench', 'lane', 'steady', 'handover']) {
+    const kb = await scriptKb(`/jobs/${job}/${stage}`);
+    expect([stage, kb > 100 && kb <= 413 ? 'light' : kb]).toEqual([stage, 'light']);
+  }
 });

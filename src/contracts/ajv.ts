@@ -1,6 +1,7 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
+import { toldFaults, type InputError } from './faults';
 
 const ajv = new Ajv({ allErrors: true, strict: true, discriminator: true });
 addFormats(ajv);
@@ -19,26 +20,9 @@ export function isInstant(text: string): boolean {
   return new Date(Date.UTC(year!, month! - 1, day)).getUTCDate() === day;
 }
 
-export interface InputError {
-  /** JSON pointer to what is wrong; empty for the whole. */
-  readonly pointer: string;
-  readonly detail: string;
-}
-
 type Checked<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly errors: readonly InputError[] };
-
-/** Faults told at most: nobody mends three hundred at once, and telling them must not cost more than finding them. */
-export const MOST_FAULTS = 20;
-
-/** The first faults, and how many more there are. */
-function toldFaults(errors: readonly InputError[]): readonly InputError[] {
-  const more = errors.length - MOST_FAULTS;
-  return more <= 0
-    ? errors
-    : [...errors.slice(0, MOST_FAULTS), { pointer: '', detail: `and ${more} more` }];
-}
 
 /**
  * Compiles a schema once, when it is asked for: a route that is opened does not wait for those it may never need. The

@@ -1,7 +1,7 @@
-import Papa from 'papaparse';
 import { curveFacts, type CurvePoint } from '@/core/bow';
 import { answered, refused, type Outcome } from '@/core/outcome';
 import { mm, MM_PER_INCH, N_PER_POUND, newton } from '@/core/units';
+import { cellsOf } from './csv';
 
 const CURVE_FILE_LIMIT = 200_000;
 
@@ -24,15 +24,7 @@ export function readCurveFile(text: string): Outcome<{ readonly points: readonly
       'file-too-large',
       'The file is larger than 200 kB; a curve is a few hundred lines.',
     );
-  const { data } = Papa.parse<string[]>(
-    text
-      .replace(/^\ufeff/, '')
-      .replace(/\r\n?/g, '\n')
-      .trim(),
-    {
-      skipEmptyLines: false,
-    },
-  );
+  const data = cellsOf(text.trim());
   const header = (data[0] ?? []).map((cell) => cell.trim().toLowerCase());
   const units = UNITS.find(({ header: wanted }) => wanted.every((name, i) => header[i] === name));
   if (!units)

@@ -1,4 +1,5 @@
-import { checker, MOST_FAULTS } from '@/contracts/ajv';
+import { checker } from '@/contracts/ajv';
+import { MOST_FAULTS } from '@/contracts/faults';
 import { Type } from '@sinclair/typebox';
 import { readJson } from './http';
 import type { Problem } from './problem';

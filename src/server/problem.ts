@@ -1,4 +1,4 @@
-import type { InputError } from '@/contracts/ajv';
+import type { InputError } from '@/contracts/faults';
 import type { ProblemBody } from '@/contracts/compute';
 import type { Refused } from '@/core/outcome';
 

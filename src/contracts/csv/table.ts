@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import type { ShopUnits } from '@/core/units';
-import { MOST_FAULTS } from '../ajv';
+import { MOST_FAULTS } from '../faults';
 import { text, type CellKind } from './cells';
+import { cellsOf } from './file-cells';
 
 /** One column of a file: where its value stands in the record, and how it is written. */
 export interface Column<R> {
@@ -68,13 +69,6 @@ export function inShopUnits<R>(column: Column<R>, shop: ShopUnits): Column<R> {
     example: value.ok ? kind.write(value.value) : column.example,
   };
 }
-
-/** The cells of a file: comma, semicolon or tab between the columns, with or without a BOM. */
-export const cellsOf = (text: string): string[][] =>
-  Papa.parse<string[]>(text.replace(/^\ufeff/, '').replace(/\r\n?/g, '\n'), {
-    skipEmptyLines: false,
-    delimitersToGuess: [',', ';', '\t'],
-  }).data;
 
 /** Why a header does not do; null when it does. */
 export function headerFault<R>(

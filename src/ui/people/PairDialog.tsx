@@ -22,7 +22,9 @@ function useDrawn(text: string | null): string | null {
     let gone = false;
     void import('qrcode')
       .then(({ toDataURL }) => toDataURL(text, { margin: 2, width: 220 }))
-      .then((url) => gone || setDrawn(url));
+      .then((url) => gone || setDrawn(url))
+      // The code can be typed as well.
+      .catch(() => undefined);
     return () => {
       gone = true;
     };

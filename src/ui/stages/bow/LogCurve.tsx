@@ -1,6 +1,7 @@
 'use client';
 import { useRef, useState } from 'react';
 import Button from '@mui/material/Button';
+import { readCurveFile } from '@/contracts/curve-file';
 import {
   CURVE_DOUBTS,
   curveDoubts,
@@ -52,8 +53,6 @@ export function LogCurve({
   };
   const read = async (chosen: File | undefined) => {
     if (!chosen) return;
-    // Only who reads a file waits for what reads it.
-    const { readCurveFile } = await import('@/contracts/curve-file');
     const answer = readCurveFile(await chosen.text());
     if (answer.ok) await keep(answer.points, 'file');
     else setTrouble(`${chosen.name}: ${answer.message}`);
