@@ -25,6 +25,11 @@ export const WAIT = { timeout: 30_000, polling: 50 };
 const DOUBLE_TAP_MS = 350;
 const DOUBLE_TAP_PX = 100;
 
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
 export async function find(page: Page, target: string): Promise<ElementHandle<HTMLElement>> {
   const found = target.startsWith('aria/')
     ? await named(page, target.slice(5))
@@ -192,20 +197,55 @@ export const settled = (page: Page) =>
     () => !document.querySelector('[data-part="strip"]')?.textContent.includes('Saving …'),
   );
 
-/** Scrolled to the middle and at rest there: a page still moving is tapped beside its buttons. */
-const inReach = (element: ElementHandle<HTMLElement>) =>
-  element.evaluate(async (node) => {
+const sessions = new WeakMap<Page, Promise<CDPSession>>();
+function sessionOf(page: Page): Promise<CDPSession> {
+  if (!sessions.has(page)) sessions.set(page, page.createCDPSession());
+  return sessions.get(page)!;
+}
+
+/** A finger down and up again; neither waits until the page has drawn what the other did. */
+async function touch(page: Page, at: Point): Promise<void> {
+  const session = await sessionOf(page);
+  await Promise.all([
+    session.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [at] }),
+    session.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }),
+  ]);
+}
+
+/** A page whose keys go in one after another as a quick typist’s do: none waits until what the one before did is drawn. */
+export function quickKeys({ keyboard: keys }: Page): void {
+  keys.type = async (text) => {
+    await Promise.all(
+      [...text].flatMap((key) =>
+        / |[!-~]/.test(key)
+          ? [keys.down(key as KeyInput), keys.up(key as KeyInput)]
+          : [keys.sendCharacter(key)],
+      ),
+    );
+  };
+}
+
+/** Runs in the page: the middle of an element, where a finger or a mouse meets it. */
+function middleOf(node: HTMLElement) {
+  const [box] = node.getClientRects();
+  if (!box) throw new Error('detached: drawn anew, or not drawn');
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** Its middle once it is scrolled to and at rest: a page still moving is tapped beside its buttons. */
+async function inReach(element: ElementHandle<HTMLElement>): Promise<Point> {
+  await element.evaluate(async (node) => {
     node.scrollIntoView({ block: 'center' });
-    const frame = () => new Promise((go) => requestAnimationFrame(go));
     let before = '';
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 120; i++) {
       const { x, y } = node.getBoundingClientRect();
       if (before === `${x} ${y}`) return;
       before = `${x} ${y}`;
-      await frame();
-      await frame();
+      await new Promise((go) => requestAnimationFrame(go));
     }
   });
+  return element.evaluate(middleOf);
+}
 
 /** Answers a question: a moment after it stands, since earlier taps are not meant for it. */
 export async function answered(page: Page, name: string): Promise<void> {
@@ -222,8 +262,8 @@ export async function click(page: Page, target: string): Promise<void> {
   for (let again = 0; ; again++) {
     const element = await find(page, target);
     try {
-      await inReach(element);
-      await element.click();
+      const { x, y } = await inReach(element);
+      await page.mouse.click(x, y);
       return void (await settled(page));
     } catch (error) {
       // The screen was drawn anew between looking and clicking: look again.
@@ -270,24 +310,19 @@ export const ON_THE_AIM = [
 export function fingers(page: Page): Hands {
   let last = { x: 0, y: 0, at: 0 };
   /** Two quick taps at one place would be one double tap; much is scrolled to the same place. */
-  const noDoubleTap = async (element: ElementHandle<HTMLElement>) => {
-    const box = await element.evaluate((node) => {
-      const { x, y, width, height } = node.getBoundingClientRect();
-      return { x: x + width / 2, y: y + height / 2 };
-    });
+  const noDoubleTap = async (at: Point) => {
     const left = last.at + DOUBLE_TAP_MS - Date.now();
-    if (left > 0 && Math.hypot(box.x - last.x, box.y - last.y) < DOUBLE_TAP_PX)
+    if (left > 0 && Math.hypot(at.x - last.x, at.y - last.y) < DOUBLE_TAP_PX)
       await new Promise((go) => setTimeout(go, left));
-    last = { ...box, at: Date.now() };
+    last = { ...at, at: Date.now() };
   };
   const tap = async (target: string) => {
     for (let again = 0; ; again++) {
       const element = await find(page, target);
       try {
-        await inReach(element);
-        await noDoubleTap(element);
-        await element.tap();
-        return;
+        await noDoubleTap(await inReach(element));
+        // Where it is now, should it have moved while the hand waited.
+        return await touch(page, await element.evaluate(middleOf));
       } catch (error) {
         // The screen was drawn anew between looking and tapping: look again.
         if (again === 3 || !drawnAnew(error)) throw error;
@@ -303,18 +338,18 @@ export function fingers(page: Page): Hands {
       await page.keyboard.type(text);
       return;
     }
-    for (const key of padTaps(text)) {
-      const button = await field.evaluateHandle(
+    const pad = (key: string) =>
+      field.evaluateHandle(
         (node, name) =>
           node
             .closest('form')!
             .querySelector<HTMLElement>(`[data-part="pad"] [data-key="${name}"]`)!,
         key,
-      );
-      const handle = button as ElementHandle<HTMLElement>;
-      await inReach(handle);
-      await handle.tap();
-    }
+      ) as Promise<ElementHandle<HTMLElement>>;
+    // The pad stays in reach: it is looked for once.
+    const taps = padTaps(text);
+    if (taps[0]) await inReach(await pad(taps[0]));
+    for (const key of taps) await touch(page, await (await pad(key)).evaluate(middleOf));
   };
   return {
     press: tap,
@@ -337,10 +372,10 @@ export function fingers(page: Page): Hands {
     async number(label, text) {
       await numberOnly(label, text);
       const field = await find(page, `aria/${label}[role="textbox"]`);
-      const take = await field.evaluateHandle((node) =>
+      const take = (await field.evaluateHandle((node) =>
         node.closest('form')!.querySelector<HTMLElement>('[data-part="take"]')!,
-      );
-      await (take as ElementHandle<HTMLElement>).tap();
+      )) as ElementHandle<HTMLElement>;
+      await touch(page, await take.evaluate(middleOf));
       await settled(page);
     },
     async stage(number) {
@@ -377,12 +412,10 @@ function whereFocusStands(node: HTMLElement) {
   return at;
 }
 
-const sessions = new WeakMap<Page, Promise<CDPSession>>();
 const TAB = { key: 'Tab', code: 'Tab', windowsVirtualKeyCode: 9 };
 /** Tab so many times, without waiting for each. */
 async function tabs(page: Page, times: number): Promise<void> {
-  if (!sessions.has(page)) sessions.set(page, page.createCDPSession());
-  const session = await sessions.get(page)!;
+  const session = await sessionOf(page);
   const presses = Array.from({ length: times }, () =>
     (['rawKeyDown', 'keyUp'] as const).map((type) =>
       session.send('Input.dispatchKeyEvent', { type, ...TAB }),

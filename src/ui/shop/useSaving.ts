@@ -43,9 +43,18 @@ export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; lea
   const newest = useRef(settled);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
 
+  /** What is typed and not saved outlives the page. */
+  const keepUnsaved = useCallback(() => {
+    const changed = changes(saved.current, newest.current);
+    const unsaved: Unsaved = { changed, seen: pickOf(saved.current, changed) };
+    keepDraft(UNSAVED, Object.keys(changed).length === 0 ? '' : JSON.stringify(unsaved));
+  }, []);
+
   const save = useCallback(() => {
+    // As it stands now: what is typed while this is on its way is saved when its own field is left.
+    const given = newest.current;
     queue.current = queue.current.then(async () => {
-      const changed = changes(saved.current, newest.current);
+      const changed = changes(saved.current, given);
       if (Object.keys(changed).length === 0) return;
       const seen = pickOf(saved.current, changed);
       const answer = await post<Shop>('/api/v1/shop', { ...changed, seen }, 'PATCH');
@@ -57,10 +66,10 @@ export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; lea
         return;
       }
       saved.current = { ...saved.current, ...changed };
-      keepDraft(UNSAVED, '');
+      keepUnsaved();
       router.refresh();
     });
-  }, [router]);
+  }, [keepUnsaved, router]);
 
   useEffect(() => {
     const kept = unsavedSettings();
@@ -69,17 +78,14 @@ export function useSaving(shop: Shop, settled: Partial<Shop>): { said: Said; lea
 
   useEffect(() => {
     newest.current = settled;
-    const changed = changes(saved.current, settled);
-    // Until it is saved it outlives the page.
-    const unsaved: Unsaved = { changed, seen: pickOf(saved.current, changed) };
-    keepDraft(UNSAVED, Object.keys(changed).length === 0 ? '' : JSON.stringify(unsaved));
+    keepUnsaved();
     if (!typing()) save();
-  }, [save, settled]);
+  }, [keepUnsaved, save, settled]);
 
   useEffect(() => () => save(), [save]);
 
-  // After the field left has told what stands in it.
-  const leave = useCallback(() => void setTimeout(save, 0), [save]);
+  // After the field left has told what stands in it, and before the first key of the next one.
+  const leave = useCallback(() => queueMicrotask(save), [save]);
   return { said, leave };
 }
 
