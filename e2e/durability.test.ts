@@ -256,6 +256,8 @@ test('the owner puts a backup back while another tablet works; that one is told,
   await lane.keyboard.press('Enter');
   await reads(lane, 'Put back as it stood in the backup of');
   await click(lane, 'aria/I have seen it[role="button"]');
+  // Until it is gone the window keeps every key to itself.
+  await until(lane, () => !document.querySelector('[role="dialog"]'));
   await lane.focus('[data-measure]');
   await lane.keyboard.press('Enter');
   await settled(lane);

@@ -207,6 +207,9 @@ export const Command = Type.Union([
     massesG: Type.Optional(Type.Array(Type.Number({ minimum: 3, maximum: 80 }), { maxItems: 144 })),
     restAheadMm: Type.Optional(Type.Number({ minimum: -60, maximum: 40 })),
   }),
+  /** A ticket came to nothing, or goes on after all. */
+  command('closeTicket', { reason: Text(200), ordered: OrderFate }),
+  command('reopenTicket', {}),
   command('takeArrows', { build: Type.Integer({ minimum: 0, maximum: 3 }), ordered: OrderFate }),
   command('orderPart', { slot: Slot, state: OrderState }),
   command('giveQuote', {}),

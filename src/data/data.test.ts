@@ -80,6 +80,7 @@ const ARCHER: Archer = {
   eyeHandling: 'cover',
 };
 const JOB: Job = {
+  closed: { at: '2026-11-20T09:00:00.000Z', who: 'P. Sander', why: 'moved away' },
   id: 'j1',
   number: 1007,
   archerId: 'a1',

@@ -8,9 +8,9 @@ import {
   withoutNames,
   type HeldOfArcher,
 } from '@/core/erase';
-import { VISIT_KINDS, type Archer, type Job } from '@/core/job';
+import { CLOSED_ENTRY, VISIT_KINDS, type Archer, type Job } from '@/core/job';
 import type { Db } from './db';
-import { jobById, jobsOfArcher, updateArcher, updateJob } from './jobs';
+import { jobById, jobsOfArcher, OPEN, updateArcher, updateJob } from './jobs';
 
 /** How much is held of somebody. */
 export function heldOfArcher(db: Db, archerId: string): HeldOfArcher {
@@ -54,10 +54,11 @@ export const longGone = (db: Db, before: string, limit: number): LongGone[] =>
   db
     .prepare(
       `SELECT archer.id AS archerId, archer.name,
-         max(max(job.created_at, coalesce(job.delivered_at, ''))) AS lastAt
+         max(max(job.created_at, coalesce(job.delivered_at, ''),
+           coalesce(job.closed_json ->> 'at', ''))) AS lastAt
        FROM job JOIN archer ON archer.id = job.archer_id WHERE archer.erased_at IS NULL
        GROUP BY job.archer_id
-       HAVING lastAt < @before AND count(job.delivered_at) = count(*)
+       HAVING lastAt < @before AND total(${OPEN}) = 0
        ORDER BY lastAt LIMIT @limit`,
     )
     .all({ before, limit }) as LongGone[];
@@ -95,15 +96,20 @@ const eventTexts = (db: Db, jobId: string) =>
     )
     .all(jobId) as EventText[];
 
+const TAKEN_BACK = /^(Taken back|Brought again): /;
+
 /** Entries keep what was done; what would bring the person back goes. */
 function eraseEntries(db: Db, jobId: string, names: readonly string[]): void {
   const write = db.prepare(
     'UPDATE job_event SET summary = ?, inverse_json = NULL, redo_json = NULL WHERE id = ?',
   );
   for (const { id, summary } of eventTexts(db, jobId)) {
-    // Why it was back, in the archer's own words: that it was back stays.
-    const visit = VISIT_KINDS.find(({ name }) => summary.startsWith(`${name}: `));
-    write.run(visit?.name ?? withoutNames(summary, names), id);
+    // Why it was back, or came to nothing, in the archer's own words: that it was stays.
+    const told = [...VISIT_KINDS.map(({ name }) => name), CLOSED_ENTRY].find((name) =>
+      summary.replace(TAKEN_BACK, '').startsWith(`${name}: `),
+    );
+    const bare = told && summary.slice(0, summary.indexOf(told) + told.length);
+    write.run(bare ?? withoutNames(summary, names), id);
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Db } from './db';
+import { OPEN } from './jobs';
 import { closeness, fold, slips } from './spelling';
 
 interface JobFound {
@@ -7,11 +8,14 @@ interface JobFound {
   readonly archerId: string;
   readonly name: string;
   readonly bowId: string | null;
+  /** It came to nothing. */
+  readonly closed: 0 | 1;
 }
 
 type Row = JobFound & {
   readonly words: string;
-  readonly delivered: 0 | 1;
+  /** Handed over, or closed. */
+  readonly done: 0 | 1;
   readonly promised: string;
 };
 
@@ -49,7 +53,8 @@ function parts(word: string): string[] {
 const standing = (word: string) => quoted([...word].length < 3 ? ` ${word}` : word);
 
 const SELECT = `SELECT job.id AS jobId, job.number, job.archer_id AS archerId, archer.name,
-  job.bow_id AS bowId, hit.words, job.delivered_at IS NOT NULL AS delivered,
+  job.bow_id AS bowId, hit.words, job.delivered_at IS NOT NULL OR job.closed_json <> 'null' AS done,
+  job.closed_json <> 'null' AS closed,
   coalesce(job.promised_day, '9999') AS promised`;
 
 const rows = (db: Db, match: string, order: 'rowid DESC' | 'rank'): Row[] =>
@@ -68,13 +73,13 @@ const openRows = (db: Db): Row[] =>
       `${SELECT}
        FROM job JOIN job_find AS hit ON hit.rowid = job.number
        JOIN archer ON archer.id = job.archer_id
-       WHERE job.delivered_at IS NULL LIMIT ${LOOKED_AT}`,
+       WHERE ${OPEN} LIMIT ${LOOKED_AT}`,
     )
     .all() as Row[];
 
 /**
  * Jobs whose archer, guardian, telephones, ticket, bow or its number answer to all the words; what is
- * spelt as asked comes first, open ones before delivered ones. A single letter is looked for in open
+ * spelt as asked comes first, open ones before those that are done with. A single letter is looked for in open
  * jobs, and beside other words not at all.
  *
  * @param most how many are wanted; other spellings are asked for only where none is spelt so.
@@ -109,15 +114,16 @@ const best = (found: readonly Row[], words: readonly string[], most: number): Jo
     .sort(
       (a, b) =>
         a.off - b.off ||
-        a.row.delivered - b.row.delivered ||
+        a.row.done - b.row.done ||
         (a.row.promised < b.row.promised ? -1 : a.row.promised > b.row.promised ? 1 : 0) ||
         b.row.number - a.row.number,
     )
     .slice(0, most)
-    .map(({ row: { jobId, number, archerId, name, bowId } }) => ({
+    .map(({ row: { jobId, number, archerId, name, bowId, closed } }) => ({
       jobId,
       number,
       archerId,
       name,
       bowId,
+      closed,
     }));

@@ -1,4 +1,5 @@
 import type { Db } from './db';
+import { OPEN } from './jobs';
 
 /** A job by what can be read of it whatever else is wrong. */
 export interface JobHead {
@@ -16,7 +17,7 @@ export const openHeads = (db: Db): JobHead[] =>
     .prepare(
       `SELECT job.id, job.number, coalesce(archer.name, '') AS name, coalesce(times, 0) AS touched
        FROM job LEFT JOIN archer ON archer.id = job.archer_id LEFT JOIN touched ON what = job.id
-       WHERE delivered_at IS NULL
+       WHERE ${OPEN}
        ORDER BY promised_day IS NULL, promised_day, number`,
     )
     .all() as JobHead[];
@@ -89,14 +90,15 @@ export const allAwaited = (db: Db): Awaited[] =>
     )
     .all() as Awaited[];
 
-/** Growing archers whose draw length was measured from an instant on, each with their newest job. */
+/** Growing archers whose draw length was measured from an instant on, each with their newest job; nobody where that came to nothing. */
 export const growingMeasured = (
   db: Db,
   { since, bornFrom }: { readonly since: string; readonly bornFrom: string },
 ): { readonly archerId: string; readonly jobId: string }[] =>
   db
     .prepare(
-      `SELECT archer_id AS archerId, id AS jobId FROM job WHERE number IN (
+      `SELECT archer_id AS archerId, id AS jobId FROM job
+       WHERE closed_json = 'null' AND number IN (
          SELECT max(newest.number) FROM job AS newest WHERE newest.archer_id IN (
            SELECT archer.id FROM reading
            JOIN job ON job.id = reading.job_id JOIN archer ON archer.id = job.archer_id

@@ -26,6 +26,9 @@ export const archerMapping = new RowMapping<Archer>('archer', {
   eyeHandling: plain('eyeHandling'),
 });
 
+/** A job there is still work to come of: as the index for what is asked every day says it, word for word. */
+export const OPEN = `delivered_at IS NULL AND closed_json = 'null'`;
+
 export const jobMapping = new RowMapping<Job>('job', {
   id: plain('id'),
   number: plain('number'),
@@ -58,6 +61,7 @@ export const jobMapping = new RowMapping<Job>('job', {
   extras: json('extras'),
   accepted: json('accepted'),
   visit: json('visit'),
+  closed: json('closed'),
   comeBackDay: plain('comeBackDay'),
   like: json('like'),
   elsewhere: json('elsewhere'),
@@ -166,7 +170,7 @@ export const jobsAppointed = (db: Db, from: string, jobId: string | null): Job[]
   db
     .prepare(
       `SELECT ${jobMapping.columnList} FROM job
-       WHERE delivered_at IS NULL AND julianday(appointment_at) >= julianday(@from)
+       WHERE ${OPEN} AND julianday(appointment_at) >= julianday(@from)
          AND (@jobId IS NULL OR id = @jobId)
        ORDER BY promised_day IS NULL, promised_day, number`,
     )

@@ -37,6 +37,7 @@ const answersOf = (job: Job): object => ({
   legalMinimumN: job.legalMinimumN,
   legalPlace: job.legalPlace,
   visit: job.visit,
+  closed: job.closed,
 });
 
 function jobOf(on: Db, job: Job): BundleJob {

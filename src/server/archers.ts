@@ -33,6 +33,7 @@ export function knownArcher(archerId: string, on: Db = db()): KnownArcher {
         number: job.number,
         openedAt: job.createdAt,
         handedOverAt: job.deliveredAt,
+        closedAt: job.closed?.at ?? null,
         bow: bow && `${bow.maker} ${bow.model}`,
         notes: job.notes,
         alreadyOwn: job.alreadyOwn,

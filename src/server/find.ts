@@ -20,7 +20,7 @@ const LONGEST = 100;
  * matter, and a name may be a letter or two off. What is spelt as asked comes first.
  */
 export const find = (query: string, from: Db = db()): Found[] =>
-  findJobs(from, query.slice(0, LONGEST), MOST).map(({ bowId, ...job }) => {
+  findJobs(from, query.slice(0, LONGEST), MOST).map(({ bowId, closed, ...job }) => {
     const bow = bowId === null ? null : bowById(from, bowId);
-    return { ...job, about: bow ? bowName(bow) : 'no bow yet' };
+    return { ...job, about: closed ? 'came to nothing' : bow ? bowName(bow) : 'no bow yet' };
   });

@@ -39,6 +39,7 @@ export const erasedJob = (job: Job, names: readonly string[]): Job => ({
   peakReason: deepWithoutNames(job.peakReason, names),
   extras: deepWithoutNames(job.extras, names),
   visit: job.visit && { ...job.visit, words: '' },
+  closed: job.closed && { ...job.closed, why: '' },
   elsewhere: deepWithoutNames(job.elsewhere, names),
 });
 

@@ -21,6 +21,8 @@ export interface KnownArcher {
     readonly number: number;
     readonly openedAt: string;
     readonly handedOverAt: string | null;
+    /** UTC instant it was closed as having come to nothing; null where it was not. */
+    readonly closedAt: string | null;
     readonly bow: string | null;
     readonly notes: string;
     readonly alreadyOwn: string;

@@ -34,3 +34,5 @@ export * from './elsewhere';
 export * from './register';
 export * from './visit';
 export * from './visit-types';
+export * from './closed';
+export * from './closing';

@@ -13,6 +13,7 @@ import type { Exception } from '../route';
 import type { Reading, Schools } from '../setup';
 import type { OwnBar } from '../steady';
 import type { StepTimes } from '../bench';
+import type { Closed } from './closed';
 import type { Accepted, ExtraLine, Payment } from './delivery';
 import type { FitReading } from './fit-readings';
 import type { Elsewhere } from './elsewhere';
@@ -113,6 +114,8 @@ export interface Job {
   readonly place: string;
   readonly createdAt: string;
   readonly deliveredAt: string | null;
+  /** It came to nothing; null while it has not. */
+  readonly closed: Closed | null;
 }
 
 /** What whole packages are to keep to. */

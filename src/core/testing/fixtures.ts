@@ -126,6 +126,7 @@ export const aSnapshot = (
     extras: [],
     accepted: null,
     visit: null,
+    closed: null,
     comeBackDay: null,
     like: null,
     elsewhere: null,

@@ -68,7 +68,11 @@ export const BOW = ofStage('bow', {
 } satisfies Partial<Handlers>);
 
 /** Goals set for another bow mean nothing on this one. */
-function freshGoals(bow: BowRecord | null, reason: string, snapshot: JobSnapshot): Partial<Job> {
+export function freshGoals(
+  bow: BowRecord | null,
+  reason: string,
+  snapshot: JobSnapshot,
+): Partial<Job> {
   const cover = bow && jobBowCover(bow, snapshot, derive(snapshot));
   return {
     bowId: bow?.id ?? null,

@@ -98,6 +98,7 @@ export function createJob(body: unknown, on: Db = db()): JobSnapshot {
       extras: [],
       accepted: null,
       visit: null,
+      closed: null,
       comeBackDay: null,
       like: null,
       elsewhere: null,

@@ -2,6 +2,7 @@ import { ANSWERS } from './answers';
 import { ARROWS } from './arrows';
 import { BOW } from './bow';
 import { CHOOSE } from './choose';
+import { CLOSE } from './close';
 import { COMPARE } from './compare';
 import { AIM } from './aim';
 import { DELIVER } from './deliver';
@@ -16,7 +17,7 @@ import { SIGN } from './sign';
 import { UNDO } from './undo';
 import { checker } from '@/contracts/ajv';
 import { Command, CommandRequest } from '@/contracts/commands';
-import { type JobPart, type JobSnapshot } from '@/core/job';
+import { CLOSED_TICKET, type JobPart, type JobSnapshot } from '@/core/job';
 import { SLOTS } from '@/core/kit';
 import { partKey } from '@/core/setup';
 import { db, type Db } from '@/data/db';
@@ -32,7 +33,7 @@ import { loadSnapshot } from '../load-snapshot';
 import { refuseUnlooked } from './unlooked';
 import { outboxOf, placeOfLate } from './late';
 import { rightOf } from './rights';
-import { type Done, type Handlers, type May, type Work } from './types';
+import { cannot, type Done, type Handlers, type May, type Work } from './types';
 
 const HANDLERS: Handlers = {
   ...ANSWERS,
@@ -41,6 +42,7 @@ const HANDLERS: Handlers = {
   ...AIM,
   ...PHOTO,
   ...DELIVER,
+  ...CLOSE,
   ...VISIT,
   ...BOW,
   ...ELSEWHERE,
@@ -99,6 +101,7 @@ export function runCommand(
       : null;
     const stood = waited ? snapshot.job.version : version;
     if (!claimVersion(on, jobId, stood)) throw conflict(on, jobId, version, snapshot);
+    refuseClosed(command, snapshot);
     refuseUnlooked(command, snapshot);
     const handler = HANDLERS[command.name] as (c: Command, w: Work) => Done;
     const {
@@ -126,6 +129,11 @@ export function runCommand(
     return loadSnapshot(jobId, on)!;
   });
   return run.immediate();
+}
+
+/** All that is done on a closed ticket is opening it again. */
+function refuseClosed({ name }: Command, { job }: JobSnapshot): void {
+  if (job.closed && name !== 'undo' && name !== 'reopenTicket') throw cannot(...CLOSED_TICKET);
 }
 
 /** Kept for a moment it is no news that it came later. */

@@ -1,5 +1,5 @@
 import { retractionOf } from '@/core/entries';
-import type { Archer, Job, JobSnapshot } from '@/core/job';
+import { CLOSED_TICKET, type Archer, type Job, type JobSnapshot } from '@/core/job';
 import { dropAim, leaveOutAim } from '@/data/aims';
 import { dropPayment } from '@/data/payments';
 import { describePhoto, keepPhoto, photoById } from '@/data/photos';
@@ -33,6 +33,7 @@ export const UNDO = ofStage('', {
         : named(eventById(db, snapshot.job.id, event), 'canUndo');
     if (!entry) throw cannot('nothing-to-undo', nothingLeft(snapshot));
     const inverse = entry.inverse as Inverse;
+    if (snapshot.job.closed && !opensAgain(inverse)) throw cannot(...CLOSED_TICKET);
     work.may(rightToTakeBack(inverse));
     untouchedSince(entry, inverse, work);
     const redo = takeBack(inverse, work);
@@ -58,6 +59,8 @@ export const UNDO = ofStage('', {
     return { summary: `Brought again: ${entry.summary}`, inverse: null };
   },
 } satisfies Partial<Handlers>);
+
+const opensAgain = (inverse: Inverse) => inverse.do === 'restore' && inverse.job?.closed === null;
 
 const nothingLeft = ({ sheets }: JobSnapshot) =>
   sheets.length > 0

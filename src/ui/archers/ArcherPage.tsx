@@ -85,7 +85,11 @@ export function ArcherPage({
                 <span>{job.bow ?? w.noBow}</span>
                 <Text soft as="span">
                   {w.opened(when(job.openedAt))} ·{' '}
-                  {job.handedOverAt ? w.left(when(job.handedOverAt)) : w.open}
+                  {job.handedOverAt
+                    ? w.left(when(job.handedOverAt))
+                    : job.closedAt
+                      ? w.cameToNothing(when(job.closedAt))
+                      : w.open}
                 </Text>
                 {[job.notes, job.alreadyOwn].filter(Boolean).map((words) => (
                   <Text key={words} variant="small" className={css.words}>

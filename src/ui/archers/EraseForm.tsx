@@ -22,7 +22,9 @@ export function EraseForm({
   const [name, setName] = useState('');
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
-  const open = jobs.filter(({ handedOverAt }) => handedOverAt === null);
+  const open = jobs.filter(
+    ({ handedOverAt, closedAt }) => handedOverAt === null && closedAt === null,
+  );
   const erase = async () => {
     setBusy(true);
     const answer = await post<KnownArcher>(`/api/v1/archers/${archer.id}`, { name }, 'DELETE');

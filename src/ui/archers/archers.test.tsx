@@ -25,7 +25,7 @@ const known: KnownArcher = {
         notes: 'likes it quiet',
         alreadyOwn: '',
       },
-      ...{ openedAt: '2026-11-20T09:00:00.000Z', handedOverAt: null },
+      ...{ openedAt: '2026-11-20T09:00:00.000Z', handedOverAt: null, closedAt: null },
     },
   ],
   erasedAt: null,

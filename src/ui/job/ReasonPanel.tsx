@@ -8,22 +8,30 @@ import { frame } from '../words';
 import { useKept } from '../keep/useKept';
 import type { Trouble } from '../keep/post';
 import { Actions } from '../pieces/layout';
+import { useJob } from './JobProvider';
 
-/** Something is overruled: why, in a few words, for the sheet. */
+/** Something is overruled: why, in a few words, for the sheet or where `hint` says. */
 export function ReasonPanel({
   title,
   text,
   action,
+  hint = frame.reasonHint,
   onReason,
   onClose,
 }: {
   title: string;
   text: string;
   action: string;
+  hint?: string;
   onReason: (reason: string) => Promise<Trouble | null>;
   onClose: () => void;
 }) {
-  const { value: reason, set: setReason, forget } = useKept(`reason.${title}`, () => '');
+  const { snapshot } = useJob();
+  const {
+    value: reason,
+    set: setReason,
+    forget,
+  } = useKept(`${snapshot.job.id}.reason.${title}`, () => '');
   const [trouble, setTrouble] = useState('');
   const give = async () => {
     if (reason.trim().length < 3) return setTrouble(frame.reasonShort);
@@ -53,7 +61,7 @@ export function ReasonPanel({
           autoComplete="off"
           value={reason}
           error={trouble !== ''}
-          helperText={trouble || frame.reasonHint}
+          helperText={trouble || hint}
           slotProps={{ htmlInput: { maxLength: 200 } }}
           onChange={(event) => {
             setReason(event.target.value);

@@ -35,6 +35,7 @@ export const archerWords = {
   noJobs: 'No ticket.',
   opened: (day: string) => `opened ${day}`,
   left: (day: string) => `handed over ${day}`,
+  cameToNothing: (day: string) => `came to nothing ${day}`,
   open: 'still open',
   noBow: 'no bow',
   held: 'Besides',

@@ -25,6 +25,7 @@ export { cards, codeWords } from './cards';
 export { photoWords } from './photos';
 export { delivery } from './delivery';
 export { visit } from './visit';
+export { closingWords } from './closing';
 export { shopWords } from './shop';
 export { drawOff } from './draw-off';
 export { twists } from './twists';

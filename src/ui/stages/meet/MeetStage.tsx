@@ -27,6 +27,7 @@ import { Key, Note } from '../../pieces/texts';
 import { useAnswer } from './answer';
 import { Earlier } from './Earlier';
 import { FIELDS } from './fields';
+import { CloseTicket } from './CloseTicket';
 import css from './MeetStage.module.css';
 
 /** A conversation: one question after another, each with where its answer is used. */
@@ -107,13 +108,14 @@ export function MeetStage() {
             {w.done} <Link href={href('fit')}>{w.toFit}</Link>
           </Note>
         )}
-        {may('erase') && (
-          <p className={css.known}>
+        <div className={css.known}>
+          {may('erase') && (
             <Link href={`/archers/${snapshot.archer.id}`} prefetch={false}>
               {archerWords.link}
             </Link>
-          </p>
-        )}
+          )}
+          <CloseTicket />
+        </div>
       </Work>
       <Margin
         first={<Earlier />}
