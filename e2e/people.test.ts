@@ -311,3 +311,34 @@ test('somebody who was here before is found, with bow and readings, and the bow 
     expect.arrayContaining(['fittingBow', 'oldPeak', 'oldPeepToPin', 'oldPeepTrueHeight']),
   );
 });
+
+test('who thought better of it: the ticket is closed, asked for nowhere, found, and opened as it stood', async () => {
+  const jobId = await shop.jobOf('Ove');
+  const page = await shop.page();
+  await visit(page, `${shop.url}/jobs/${jobId}/meet`);
+  const before = await shop.snapshot(jobId);
+  await click(page, '[data-part="close-ticket"]');
+  await (await find(page, '#reason')).type('buys from a friend');
+  await page.keyboard.press('Enter');
+  await reads(page, 'This ticket is closed. buys from a friend.', '[data-part="closed"]');
+  await reads(page, 'no bow chosen yet', '[data-part="map"]');
+  expect((await shop.snapshot(jobId)).bow).toBeNull();
+
+  // Another tablet that has not heard of it is told, and enters nothing.
+  const refused = await shop.command(jobId, { name: 'setAnswers', job: { notes: 'late' } });
+  expect(JSON.stringify(refused)).toContain('This ticket is closed');
+  await visit(page, shop.url);
+  await reads(page, 'Noor');
+  expect(await pageText(page)).not.toContain('Ove Lindqvist');
+  await page.keyboard.press('/');
+  await (await find(page, '#find')).type('lindqvist');
+  await reads(page, 'came to nothing', '[data-part="found"]');
+  await page.keyboard.press('Enter');
+  await until(page, () => location.pathname.includes('/jobs/'));
+  await click(page, 'aria/Open it again, as it stood[role="button"]');
+  await until(page, () => !document.querySelector('[data-part="closed"]'));
+  const after = await shop.snapshot(jobId);
+  expect([after.bow?.id, after.parts]).toEqual([before.bow!.id, before.parts]);
+  await visit(page, shop.url);
+  await reads(page, 'Ove Lindqvist');
+});
