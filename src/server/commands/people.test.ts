@@ -77,6 +77,11 @@ describe('Today asks a growing archer back', () => {
     expect(await measures()).toEqual([]);
     read(two, 'armSpan', '60.5 in');
     expect(await measures()).toMatchObject([{ jobId: two.job.id, day: '2027-03-11' }]);
+    // Whose newest ticket came to nothing is not written to.
+    send(two, { name: 'closeTicket', reason: 'another sport' });
+    expect(await measures()).toEqual([]);
+    send(two, { name: 'undo' });
+    expect(await measures()).toHaveLength(1);
   });
 });
 
