@@ -27,11 +27,12 @@ export function ReasonPanel({
   onClose: () => void;
 }) {
   const { snapshot } = useJob();
+  // A reason for one thing says nothing of another, and nothing of another’s.
   const {
     value: reason,
     set: setReason,
     forget,
-  } = useKept(`${snapshot.job.id}.reason.${title}`, () => '');
+  } = useKept(`${snapshot.job.id}.reason.${title}.${text}`, () => '');
   const [trouble, setTrouble] = useState('');
   const give = async () => {
     if (reason.trim().length < 3) return setTrouble(frame.reasonShort);
