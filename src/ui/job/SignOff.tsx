@@ -1,32 +1,23 @@
 'use client';
-import { useState } from 'react';
-import Button from '@mui/material/Button';
 import { isFinished, type JobStep } from '@/core/route';
 import { bench as w } from '../words';
 import { Note } from '../pieces/texts';
 import { useJob } from './JobProvider';
-import { ReasonPanel } from './ReasonPanel';
+import { ReasonButton } from './ReasonButton';
 
 /** A way to sign a step off although something is missing, out or to do again. */
 export function SignOff({ step }: { step: JobStep }) {
   const { send } = useJob();
-  const [asking, setAsking] = useState(false);
   if (isFinished(step)) return null;
   return (
-    <>
-      <Button variant="text" onClick={() => setAsking(true)}>
-        {w.accept}
-      </Button>
-      {asking && (
-        <ReasonPanel
-          title={w.acceptTitle}
-          text={step.template.title}
-          action={w.acceptDo}
-          onReason={(reason) => send({ name: 'signStep', stepId: step.id, reason })}
-          onClose={() => setAsking(false)}
-        />
-      )}
-    </>
+    <ReasonButton
+      title={w.acceptTitle}
+      text={step.template.title}
+      action={w.acceptDo}
+      onReason={(reason) => send({ name: 'signStep', stepId: step.id, reason })}
+    >
+      {w.accept}
+    </ReasonButton>
   );
 }
 

@@ -9,7 +9,7 @@ import { TextField } from '../../fields/TextField';
 import { whenText } from '../../fields/dates';
 import { useJob } from '../../job/JobProvider';
 import { Margin } from '../../job/Margin';
-import { ReasonPanel } from '../../job/ReasonPanel';
+import { ReasonButton } from '../../job/ReasonButton';
 import { useKept } from '../../keep/useKept';
 import { useStage } from '../../job/useStage';
 import { delivery, handover as w, lane, visit } from '../../words';
@@ -264,21 +264,14 @@ function Sheets() {
 /** Signed too early, or the bow came back: with a reason the job is open again. */
 function TakeBack() {
   const { send } = useJob();
-  const [asking, setAsking] = useState(false);
   return (
-    <>
-      <Button variant="text" onClick={() => setAsking(true)}>
-        {w.takeBack}
-      </Button>
-      {asking && (
-        <ReasonPanel
-          title={w.takeBack}
-          text={w.takeBackText}
-          action={w.takeBack}
-          onReason={(reason) => send({ name: 'takeBackHandover', reason })}
-          onClose={() => setAsking(false)}
-        />
-      )}
-    </>
+    <ReasonButton
+      title={w.takeBack}
+      text={w.takeBackText}
+      action={w.takeBack}
+      onReason={(reason) => send({ name: 'takeBackHandover', reason })}
+    >
+      {w.takeBack}
+    </ReasonButton>
   );
 }

@@ -16,7 +16,7 @@ import { whenText } from '../../fields/dates';
 import { WithFractions } from '../../fields/Figure';
 import { TextField } from '../../fields/TextField';
 import { useJob } from '../../job/JobProvider';
-import { ReasonPanel } from '../../job/ReasonPanel';
+import { ReasonButton } from '../../job/ReasonButton';
 import { whereTaken } from '../../job/step-of';
 import { useStage } from '../../job/useStage';
 import { useKept } from '../../keep/useKept';
@@ -29,7 +29,6 @@ import css from './VisitPart.module.css';
 /** What is looked at on a visit: as it left, as it is now, and which way it went. */
 export function VisitPart() {
   const { snapshot, derived, send } = useJob();
-  const [leaving, setLeaving] = useState(false);
   const visit = openVisitOf(snapshot.job);
   if (!visit) return null;
   const rows = visitRows(visit, derived.history);
@@ -51,18 +50,14 @@ export function VisitPart() {
           <OneRow key={row.key} row={row} />
         ))}
       </Rows>
-      <Button variant="text" onClick={() => setLeaving(true)}>
+      <ReasonButton
+        title={w.leave}
+        text={w.leaveText}
+        action={w.leave}
+        onReason={(reason) => send({ name: 'closeVisit', reason })}
+      >
         {w.leave}
-      </Button>
-      {leaving && (
-        <ReasonPanel
-          title={w.leave}
-          text={w.leaveText}
-          action={w.leave}
-          onReason={(reason) => send({ name: 'closeVisit', reason })}
-          onClose={() => setLeaving(false)}
-        />
-      )}
+      </ReasonButton>
     </Block>
   );
 }
