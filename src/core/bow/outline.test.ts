@@ -52,6 +52,26 @@ describe('the drawing of a bow', () => {
     expect(height).toBeGreaterThan(60);
     expect(height).toBeLessThan(100);
   });
+  test('an idler is round about its axle, with five round holes evenly around it', () => {
+    const { cams } = bowOutline({ ...shape, camSystem: 'single' });
+    const [wheel] = cams;
+    const [left, right, height] = spanOf(wheel!.edge);
+    expect(right! - left!).toBeCloseTo(height!, 1);
+    expect((left! + right!) / 2).toBeCloseTo(wheel!.axle.x, 1);
+    const middles = wheel!.holes.map((hole) => {
+      const all = numbers(hole);
+      const half = (list: number[]) => (Math.min(...list) + Math.max(...list)) / 2;
+      return [half(all.filter((_, i) => i % 2 === 0)), half(all.filter((_, i) => i % 2 === 1))];
+    });
+    expect(wheel!.holes.map((hole) => Math.round(spanOf(hole)[2]!))).toEqual([14, 14, 14, 14, 14]);
+    const angles = middles.map(([x, y]) => Math.atan2(y! - wheel!.axle.y, x! - wheel!.axle.x));
+    const sorted = angles.map((a) => ((a * 180) / Math.PI + 360) % 360).sort((a, b) => a - b);
+    sorted
+      .slice(1)
+      .forEach((angle, i) => expect(Math.abs(angle - sorted[i]! - 72)).toBeLessThan(2));
+    for (const [x, y] of middles)
+      expect(Math.hypot(x! - wheel!.axle.x, y! - wheel!.axle.y)).toBeCloseTo(22, 0);
+  });
   test('riser and grip have no corner: each curve goes on as the last one ended', () => {
     for (const path of [outline.riser, outline.grip]) {
       const [x0, y0, ...rest] = numbers(path);

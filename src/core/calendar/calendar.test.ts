@@ -313,6 +313,17 @@ describe('late, and what to do about it', () => {
       was: 2 * DAY + 600,
     });
   });
+  test('what would bring it home at the cost of another one is none', () => {
+    // Nine hours of press in the day: both do not fit into it.
+    const put = job('a', [visit('press', 60, { pinnedAt: DAY + 600 })], {
+      due: 18 * 60,
+      weight: 10,
+    });
+    const other = job('b', [visit('press', 510)], { due: 18 * 60 });
+    expect(remedies(shop([put, other])).map(({ kind }) => kind)).toEqual(['promise']);
+    const shorter = job('b', [visit('press', 450)], { due: 18 * 60 });
+    expect(remedies(shop([put, shorter])).map(({ kind }) => kind)).toEqual(['letGo', 'promise']);
+  });
   test('what has to dry holds the next visit up', () => {
     const glued = job('a', [visit('counter', 15, { restAfter: 240 }), visit('counter', 15)]);
     const { visits } = plan(shop([glued]));

@@ -1,6 +1,6 @@
 import { historyOf, type Reading } from '../setup';
 import { aBow, anItem, aPart, aReading, kitOf } from '../testing/fixtures';
-import { degree, gram, kgMm2, mm, STANDARD_GRAVITY } from '../units';
+import { degree, gram, kgMm2, mm, newtonMm, STANDARD_GRAVITY } from '../units';
 import { massProperties, NO_BARS, reactionOf, REACTIONS, type Bars, type BarSet } from '../balance';
 import {
   bareBow,
@@ -390,6 +390,15 @@ describe('bars from stock', () => {
     ]);
     expect(own.rear.at(-1)).toMatchObject({ id: 'own:Erbstück', priceCents: 0, mostDiscs: 6 });
   });
+});
+
+test('bars are quiet where the bow neither rolls nor tips: one of the two is not enough', () => {
+  const neutral = { neutralRollNmm: newtonMm(40), neutralPitchNmm: newtonMm(-900) };
+  const at = (rollTorqueNmm: number, pitchTorqueNmm: number) =>
+    isQuiet({ rollTorqueNmm, pitchTorqueNmm }, neutral);
+  expect(at(40, -900)).toBe(true);
+  expect(at(40, 900)).toBe(false);
+  expect(at(-900, -900)).toBe(false);
 });
 
 describe('what is mounted', () => {
