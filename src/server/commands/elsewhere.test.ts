@@ -12,6 +12,7 @@ import { allBows, bowById, insertBow } from '@/data/stock';
 import { piecesInShop } from '@/data/bow-pieces';
 import { pretendNow } from '../clock';
 import { loadSnapshot } from '../load-snapshot';
+import type { Problem } from '../problem';
 import { registerView } from '../register';
 import { bowsFor } from '../stock';
 import { problemOf } from '../testing/problem-of';
@@ -97,6 +98,34 @@ describe('a bow from elsewhere', () => {
       `/command/bow/${field}`,
     ]);
     expect(now().bow).toBeNull();
+  });
+
+  test.each([
+    ['shortest', '500 mm', '499 mm'],
+    ['longest', '900 mm', '901 mm'],
+    ['heaviest', '10 lb', '9.9 lb'],
+    ['heaviest', '100 lb', '100.1 lb'],
+    ['lightest', '4 lb', '3.9 lb'],
+    ['maxTurns', '20', '21'],
+    ['brace', '90 mm', '89 mm'],
+    ['brace', '300 mm', '301 mm'],
+    ['axles', '1200 mm', '1201 mm'],
+    ['mass', '500 g', '499 g'],
+    ['mass', '4000 g', '4001 g'],
+    ['ratedSpeed', '120 m/s', '121 m/s'],
+  ])('%s can be %s, and not %s', (field, most, beyond) => {
+    const toldAs = (text: string): string[] => {
+      try {
+        bring({ ...TOLD, [field]: text });
+        return ['taken'];
+      } catch (error) {
+        const { reason, more } = error as Problem;
+        return [reason, more.errors![0]!.pointer];
+      }
+    };
+    // What does not go with the other figures is another refusal.
+    expect(toldAs(most)).not.toContain('not-told');
+    expect(toldAs(beyond)).toEqual(['not-told', `/command/bow/${field}`]);
   });
 
   test('the limit of turns is told at last: look and readings stay; taken back it is as before', () => {

@@ -1,25 +1,5 @@
 import { drawItem } from './paper';
-
-/** A document that notes what it is told to draw, in points. */
-function aDocument() {
-  const told: [string, ...unknown[]][] = [];
-  const doc: unknown = new Proxy(
-    {},
-    {
-      get:
-        (_, name: string) =>
-        (...args: unknown[]) => {
-          told.push([name, ...args]);
-          return doc;
-        },
-    },
-  );
-  return {
-    doc: doc as PDFKit.PDFDocument,
-    of: (wanted: string) =>
-      told.filter(([name]) => name === wanted).map(([, ...args]) => args as number[]),
-  };
-}
+import { aDocument } from './testing/a-document';
 
 /** An inch is 72 points and 25.4 mm: 127 mm are 360 points. */
 const near = (got: readonly number[], wanted: readonly number[]) =>
