@@ -52,6 +52,28 @@ describe('the drawing of a bow', () => {
     expect(height).toBeGreaterThan(60);
     expect(height).toBeLessThan(100);
   });
+  test('a cam is eccentric: long towards the target, short towards the archer, its mirror below', () => {
+    const [top, bottom] = outline.cams;
+    const reach = (path: string, axle: { x: number; y: number }, side: 1 | -1) => {
+      const all = numbers(path);
+      return all
+        .filter((_, i) => i % 2 === 0)
+        .map((x, i) => [x - axle.x, side * (all[2 * i + 1]! - axle.y)] as const);
+    };
+    const up = reach(top!.edge, top!.axle, -1);
+    // 45 mm in the middle, a quarter more at the most, which lies ahead and a little above the axle.
+    const [x, y] = up.reduce((far, at) => (Math.hypot(...at) > Math.hypot(...far) ? at : far));
+    expect(Math.hypot(x, y)).toBeGreaterThan(54);
+    expect(Math.hypot(x, y)).toBeLessThan(58);
+    expect([Math.sign(x), Math.abs(y) < -x]).toEqual([-1, true]);
+    expect(Math.min(...up.map((at) => Math.hypot(...at)))).toBeGreaterThan(34);
+    expect(Math.max(...up.map(([ahead]) => ahead))).toBeLessThan(43);
+    const down = reach(bottom!.edge, bottom!.axle, 1);
+    down.forEach(([ahead, above], i) => {
+      expect(ahead).toBeCloseTo(up[i]![0], 1);
+      expect(above).toBeCloseTo(up[i]![1], 1);
+    });
+  });
   test('an idler is round about its axle, with five round holes evenly around it', () => {
     const { cams } = bowOutline({ ...shape, camSystem: 'single' });
     const [wheel] = cams;

@@ -1,4 +1,5 @@
 import { historyOf, type Reading } from '../setup';
+import type { Slot } from '../kit';
 import { aBow, anItem, aPart, aReading, kitOf } from '../testing/fixtures';
 import { degree, gram, kgMm2, mm, newtonMm, STANDARD_GRAVITY } from '../units';
 import { massProperties, NO_BARS, reactionOf, REACTIONS, type Bars, type BarSet } from '../balance';
@@ -22,6 +23,7 @@ import {
   withParts,
   type BarQuestion,
 } from '.';
+import { smallPartAt } from './places';
 
 const bow = aBow({
   massG: gram(1800),
@@ -359,6 +361,18 @@ describe('bars from stock', () => {
       if (bars.front?.bar.id === 'f30') expect(bars.front.discs).toBeNull();
     }
   });
+  test.each(['front', 'rear'] as const)(
+    'what going without a %s bar costs is what is over where there is none',
+    (side) => {
+      const [lightest] = offersOf().offers;
+      const without = offersOf({ stock: { ...stock, [side]: [] } }).offers.at(-1)!;
+      expect(without.bars[side]).toBeNull();
+      expect(without.overNmm).toBeGreaterThan(50);
+      expect(lightest!.turns).toContain(
+        `Without a ${side} bar ${Math.round(without.overNmm)} N·mm stay over.`,
+      );
+    },
+  );
   test('a class that limits the length leaves longer ones out', () => {
     for (const { bars } of offersOf({ lengthLimitMm: 210 }).frontier)
       expect([null, undefined, 'f8']).toContain(bars.front?.bar.id ?? null);
@@ -390,6 +404,29 @@ describe('bars from stock', () => {
     ]);
     expect(own.rear.at(-1)).toMatchObject({ id: 'own:Erbstück', priceCents: 0, mostDiscs: 6 });
   });
+});
+
+test('small parts hang where the drawing has them; what stands out on the right is mirrored for a left hand', () => {
+  // Throat to string 165 mm, arrow 24 mm up, pockets 285.5 mm up and down, as the drawing of this bow has them.
+  const at = (slot: Slot, hand: 'right' | 'left' = 'right') => {
+    const found = smallPartAt(slot, aBow({ hand }));
+    return found && [found.forwardMm, found.upMm, found.rightMm];
+  };
+  expect(at('loop')).toEqual([-165, 24, 0]);
+  expect(at('nockingPoint')).toEqual([-165, 24, 0]);
+  expect(at('peep')).toEqual([-165, 174, 0]);
+  expect(at('dampeners')).toEqual([-82.5, 0, 0]);
+  expect(at('stringStop')).toEqual([-82.5, -142.75, 0]);
+  expect(at('sling')!.map(Math.round)).toEqual([40, -120, 0]);
+  expect([at('rest'), at('rest', 'left')]).toEqual([
+    [6, 19, 12],
+    [6, 19, -12],
+  ]);
+  expect([at('light'), at('light', 'left')]).toEqual([
+    [90, 96, 34],
+    [90, 96, -34],
+  ]);
+  expect(at('case')).toBeNull();
 });
 
 test('bars are quiet where the bow neither rolls nor tips: one of the two is not enough', () => {
