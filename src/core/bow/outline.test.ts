@@ -197,6 +197,85 @@ describe('the drawing of a bow', () => {
         expect(Math.abs(Math.abs(y) - drawn.pocketY)).toBeLessThan(10);
     });
   });
+  test('a limb is 18 mm thick in its pocket and 11 at its tip, bowed 17 mm outwards, with its seam in the middle', () => {
+    const middle = (a: Corner, b: Corner) => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
+    const apart = (a: Corner, b: Corner) => Math.hypot(a.x - b.x, a.y - b.y);
+    for (const path of outline.limbs) {
+      const corners = cornersOf(path);
+      const pairs = [0, 1, 2, 3, 4, 5, 6].map((k) => [corners[k]!, corners[13 - k]!] as const);
+      const thick = pairs.map(([outer, inner]) => apart(outer, inner));
+      [18, 16.8, 15.7, 14.5, 13.3, 12.2, 11].forEach((mm, k) =>
+        expect(Math.abs(thick[k]! - mm)).toBeLessThan(0.2),
+      );
+      const line = pairs.map(([outer, inner]) => middle(outer, inner));
+      const chord = middle(line[0]!, line[6]!);
+      expect(Math.abs(apart(line[3]!, chord) - 17)).toBeLessThan(0.2);
+      // Outwards: further from the middle of the bow than the straight line would be.
+      expect(Math.abs(line[3]!.y)).toBeGreaterThan(Math.abs(chord.y));
+      const seam = numbers(outline.limbSeams[outline.limbs.indexOf(path)]!);
+      const near = { x: seam[6]!, y: seam[7]! };
+      expect(apart(near, line[4]!)).toBeLessThan(0.2);
+    }
+  });
+  test('a rounded corner begins at most so far from it, on its two sides', () => {
+    const rings: readonly (readonly [readonly string[], number])[] = [
+      [outline.riserHoles, 6],
+      [outline.pockets, 9],
+    ];
+    for (const [paths, radius] of rings)
+      for (const path of paths) {
+        const corners = [
+          ...path.matchAll(/(-?[\d.]+) (-?[\d.]+)Q(-?[\d.]+) (-?[\d.]+) (-?[\d.]+) (-?[\d.]+)/g),
+        ].map((match) => match.slice(1).map(Number));
+        corners.forEach(([x1, y1, x, y, x2, y2], i) => {
+          const [, , px, py] = corners[(i + corners.length - 1) % corners.length]!;
+          const [, , nx, ny] = corners[(i + 1) % corners.length]!;
+          for (const [ex, ey, ox, oy] of [
+            [x1, y1, px, py],
+            [x2, y2, nx, ny],
+          ] as const) {
+            const [away, long] = [Math.hypot(ex! - x!, ey! - y!), Math.hypot(ox! - x!, oy! - y!)];
+            expect(Math.abs(away - Math.min(radius, long / 2))).toBeLessThan(0.15);
+            // On the side itself: the way over it is no longer than the side.
+            expect(Math.abs(away + Math.hypot(ox! - ex!, oy! - ey!) - long)).toBeLessThan(0.15);
+          }
+        });
+      }
+  });
+  test('holes and module of a cam lie inside its edge, each by itself, the module round its axle', () => {
+    for (const { edge, track, holes, module, axle } of outline.cams) {
+      const ring = cornersOf(edge);
+      for (const inner of [track, ...holes, module!])
+        cornersOf(inner).forEach((corner) => expect(inside(corner, ring)).toBe(true));
+      const apart = holes.map(cornersOf);
+      apart.forEach((hole, i) =>
+        apart.slice(i + 1).forEach((other) => {
+          hole.forEach((corner) => expect(inside(corner, other)).toBe(false));
+        }),
+      );
+      const radii = cornersOf(module!).map(({ x, y }) => Math.hypot(x - axle.x, y - axle.y));
+      expect(Math.min(...radii)).toBeGreaterThan(8);
+      expect(Math.max(...radii)).toBeLessThan(36);
+      // The track lies a tenth inside the edge.
+      const far = (path: string) =>
+        Math.max(...cornersOf(path).map(({ x, y }) => Math.hypot(x - axle.x, y - axle.y)));
+      expect(far(track) / far(edge)).toBeCloseTo(0.89, 2);
+    }
+  });
+  test('a curve passes each of its points between its neighbours, a sixth of their distance before and after', () => {
+    // The round wheel: sixteen points on a circle of 38 mm; the handles of the spline touch it there.
+    const wheel = bowOutline({ ...shape, camSystem: 'single' }).cams[0]!;
+    const [, , ...rest] = numbers(wheel.edge);
+    const { x: cx, y: cy } = wheel.axle;
+    for (let i = 0; i < rest.length; i += 6) {
+      const [, , hx, hy, x, y] = rest.slice(i, i + 6);
+      expect(Math.hypot(x! - cx, y! - cy)).toBeCloseTo(38, 0);
+      // Two points lie 45° apart: 2 · 38 · sin 22.5° = 29.08 mm, of which a sixth.
+      expect(Math.abs(Math.hypot(x! - hx!, y! - hy!) - 4.85)).toBeLessThan(0.15);
+      // Along the circle, at right angles to its spoke.
+      expect(Math.abs((x! - hx!) * (x! - cx) + (y! - hy!) * (y! - cy))).toBeLessThan(6);
+    }
+  });
   test('upper and lower limb mirror each other', () => {
     const [up, down] = outline.limbs.map(numbers);
     expect(down).toEqual(up!.map((value, i) => (i % 2 === 0 ? value : -value)));
