@@ -40,3 +40,89 @@ test('of each paper: a cross in the middle, the nock as far from it as it tore, 
   expect(new Set(boxes.map(([, y]) => y)).size).toBe(1);
   boxes.slice(1).forEach(([x], i) => expect(x! - boxes[i]![0]!).toBeGreaterThanOrEqual(102));
 });
+
+/** What was written, with its place: words, x, y, width. */
+const written = (of: (name: string) => unknown[][]) =>
+  of('text').map(([text, x, y, options]) => ({
+    text: text as string,
+    x: x as number,
+    y: y as number,
+    width: (options as { width?: number }).width,
+  }));
+const cell = (text: string, more: object = {}) => ({ text, ...more });
+
+test('a row’s cells stand beside each other by their parts of the width, the next row under the highest of them', () => {
+  const { doc, of } = aDocument();
+  const rows = [
+    [cell('short'), cell('x'.repeat(200))],
+    [cell('below'), cell('so')],
+  ];
+  new BlockWriter(doc, '').block({ id: 'any', title: 'Title', parts: [0.25, 0.75], rows } as never);
+  const [title, short, long, below, so] = written(of);
+  // Letter is 612 points wide, of which 36 at each side are left: 540.
+  expect([title!.x, title!.width]).toEqual([36, 540]);
+  expect([short!.x, short!.width, long!.x, long!.width]).toEqual([36, 127, 171, 397]);
+  expect([below!.x, so!.x]).toEqual([36, 171]);
+  expect(short!.y).toBe(long!.y);
+  // 200 letters of half of 8.6 points in 397 are three lines, and three points are left under them.
+  expect(below!.y - short!.y).toBeCloseTo(3 * 8.6 + 3, 6);
+  expect(short!.y).toBeGreaterThan(title!.y);
+});
+
+test('what does not fit any more goes on another page, from its head', () => {
+  const { doc, of } = aDocument();
+  const rows = Array.from({ length: 120 }, (_, i) => [cell(`row ${i}`)]);
+  new BlockWriter(doc, '').block({ id: 'any', title: 'Title', parts: [1], rows } as never);
+  const all = written(of).slice(1);
+  const begins = all.filter(({ y }, i) => i > 0 && y < all[i - 1]!.y);
+  // Eleven points and a half each: 64 on a page of 792.
+  expect(of('addPage')).toHaveLength(1);
+  expect(begins.map(({ y }) => y)).toEqual([36]);
+  expect(Math.max(...all.map(({ y }) => y)) + 11.6).toBeLessThanOrEqual(792 - 26 - 14);
+  expect(Math.max(...all.map(({ y }) => y))).toBeGreaterThan(720);
+});
+
+test('photographs stand two beside each other, whole, neither wider than its half nor higher than 190 points', () => {
+  const { doc, of } = aDocument();
+  const photos = [
+    { id: 1, width: 800, height: 400, text: 'wide' },
+    { id: 2, width: 400, height: 800, text: 'high' },
+    { id: 3, width: 800, height: 400, text: 'third' },
+  ];
+  const pictures = new Map([1, 2, 3].map((id) => [id, new Uint8Array(1)]));
+  new BlockWriter(doc, '', pictures).block({
+    ...{ id: 'photos', title: 'Photographs', parts: [], rows: [], photos },
+  } as never);
+  const drawn = of('image') as unknown as [Buffer, number, number, Record<string, number>][];
+  expect(drawn.map(([, x, , { width, height }]) => [x, width, height])).toEqual([
+    [36, 263, 131.5],
+    [313, 95, 190],
+    [36, 263, 131.5],
+  ]);
+  expect(drawn[0]![2]).toBe(drawn[1]![2]);
+  // Under the higher one, its words and a little room.
+  expect(drawn[2]![2] - drawn[0]![2]).toBeCloseTo(190 + 7.8 + 12, 6);
+  const words = written(of).slice(1);
+  expect(words.map(({ text, x }) => [text, x])).toEqual([
+    ['wide', 36],
+    ['high', 313],
+    ['third', 36],
+  ]);
+  expect(words[0]!.y - drawn[0]![2]).toBeCloseTo(131.5 + 2, 6);
+});
+
+test('a signature from the screen stands on the first line, no larger than there is room', () => {
+  const { doc, of } = aDocument();
+  const signature = { width: 400, height: 100, path: 'M0 0L9 9', name: 'Una', by: 'archer' };
+  new BlockWriter(doc, '').signatures(['Archer', 'Shop'], signature as never);
+  // Half the width less 60 is 210 of 400; 46 high is less: 0.46.
+  expect(of('scale')[0]).toEqual([0.46]);
+  const lines = of('moveTo').map(([x, y], i) => [x, y, of('lineTo')[i]![0]]);
+  expect(lines).toEqual([
+    [36, 54, 276],
+    [306, 54, 546],
+  ]);
+  const [[x, y]] = of('translate') as [[number, number]];
+  expect([x, y]).toEqual([36, 54 - 46]);
+  expect(written(of).map(({ text }) => text)).toEqual(['Archer: Una', 'Shop']);
+});

@@ -1,4 +1,4 @@
-import { drawItem } from './paper';
+import { drawItem, tapeRule } from './paper';
 import { aDocument } from './testing/a-document';
 
 /** An inch is 72 points and 25.4 mm: 127 mm are 360 points. */
@@ -22,4 +22,29 @@ test('a whole line is not dashed; a box has its size and place', () => {
   expect(of('dash')).toEqual([]);
   drawItem(doc, { kind: 'box', x: 12.7, y: 25.4, widthMm: 127, heightMm: 6.35 }, 5, 6);
   near(of('rect')[0]!, [41, 78, 360, 18]);
+});
+
+test('words stand with their foot on the line, before, about or behind their place', () => {
+  // 5.08 mm are 14.4 points; four letters half as wide as high are 28.8 wide.
+  const drawn = (anchor: 'start' | 'middle' | 'end') => {
+    const { doc, of } = aDocument();
+    drawItem(doc, { kind: 'text', x: 127, y: 12.7, sizeMm: 5.08, anchor, text: 'four' }, 1, 2);
+    near(of('fontSize').at(-1)!, [14.4]);
+    const [, x, y] = of('text')[0]!;
+    return [x!, y!];
+  };
+  near(drawn('start'), [361, 38]);
+  near(drawn('middle'), [361 - 14.4, 38]);
+  near(drawn('end'), [361 - 28.8, 38]);
+});
+
+test('the tape’s rule has 64 ticks over its width, each eighth the longest', () => {
+  const { doc, of } = aDocument();
+  tapeRule(doc, 36, 100, 320);
+  const from = of('moveTo').slice(1);
+  const to = of('lineTo').slice(1);
+  expect(from).toHaveLength(65);
+  expect(from.map(([x]) => x)).toEqual(Array.from({ length: 65 }, (_, i) => 36 + 5 * i));
+  const long = to.map(([, y]) => y! - 100);
+  expect(long.slice(0, 9)).toEqual([5, 2, 2, 2, 3.5, 2, 2, 2, 5]);
 });
