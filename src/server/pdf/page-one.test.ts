@@ -97,3 +97,68 @@ describe.each(['A4', 'LETTER'] as const)('page one on %s', (paper) => {
     expect(size).toBeGreaterThanOrEqual(6);
   });
 });
+
+interface Box {
+  readonly text: string;
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** Everything that is written, with the room its letters take. */
+function noted(doc: PDFKit.PDFDocument): Box[] {
+  const boxes: Box[] = [];
+  const { text } = doc;
+  const spied = function (this: PDFKit.PDFDocument, ...args: Parameters<typeof text>) {
+    const [words, x, y, options] = args as unknown as [string, number, number, TextOptions?];
+    const width = options?.width ?? Infinity;
+    const wide = Math.min(
+      width,
+      Math.max(...words.split('\n').map((line) => doc.widthOfString(line))),
+    );
+    const left = options?.align === 'right' ? x + width - wide : x;
+    const high = doc.heightOfString(words, { width: options?.width ?? 1e6 });
+    // Letters stand 0.984 em under the top of their line.
+    const size = (doc as unknown as { _fontSize: number })._fontSize;
+    const top = options?.baseline === 'alphabetic' ? y - 0.984 * size : y;
+    if (words.trim() !== '')
+      boxes.push({ text: words, left, right: left + wide, top, bottom: top + high });
+    return text.apply(this, args);
+  };
+  doc.text = spied as typeof text;
+  return boxes;
+}
+type TextOptions = { readonly width?: number; readonly align?: string; readonly baseline?: string };
+
+describe.each(['A4', 'LETTER'] as const)('what is written on %s', (paper) => {
+  test.each([
+    ['a plain bow', plain],
+    ['a full target bow', full(KISSER_AND_TUBE, 15)],
+    ['all a bow can have', full([], 23)],
+  ] as const)('%s: stands between the margins, and nothing on anything else', (_, sheet) => {
+    const doc = newPaper(paper, 'test', PAGE_ONE_MARGIN);
+    const boxes = noted(doc);
+    pageOne(doc, sheet, sheetPages(sheet, { prices: true, when: String }));
+    expect(boxes.length).toBeGreaterThan(60);
+    const out = boxes.filter(
+      ({ left, right, top, bottom }) =>
+        left < PAGE_ONE_MARGIN - 1 ||
+        right > doc.page.width - PAGE_ONE_MARGIN + 1 ||
+        top < PAGE_ONE_MARGIN - 2 ||
+        bottom > doc.page.height - PAGE_ONE_FOOT + 1,
+    );
+    expect(out).toEqual([]);
+    const clashes = boxes.flatMap((a, i) =>
+      boxes
+        .slice(i + 1)
+        .filter(
+          (b) =>
+            Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1 &&
+            Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 2,
+        )
+        .map((b) => [a.text, b.text]),
+    );
+    expect(clashes).toEqual([]);
+  });
+});
