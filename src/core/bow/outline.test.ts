@@ -276,6 +276,21 @@ describe('the drawing of a bow', () => {
       expect(Math.abs((x! - hx!) * (x! - cx) + (y! - hy!) * (y! - cy))).toBeLessThan(6);
     }
   });
+  test('each cable goes from behind one cam’s axle to before the other’s, and the two mirror each other', () => {
+    const [one, other] = outline.cables.map(numbers);
+    expect(other).toEqual(one!.map((value, i) => (i % 2 === 0 ? value : -value)));
+    const [x1, y1, x2, y2] = one!;
+    const { x: axle } = outline.cams[0]!.axle;
+    expect([x1! > axle, x2! < axle]).toEqual([true, true]);
+    expect([y1! < 787 / 2, y2! > -787 / 2]).toEqual([true, true]);
+    for (const [x, y] of [
+      [x1, 787 / 2 - y1!],
+      [x2, 787 / 2 + y2!],
+    ] as const) {
+      expect(Math.hypot(x! - axle, y)).toBeGreaterThan(10);
+      expect(Math.hypot(x! - axle, y)).toBeLessThan(22);
+    }
+  });
   test('upper and lower limb mirror each other', () => {
     const [up, down] = outline.limbs.map(numbers);
     expect(down).toEqual(up!.map((value, i) => (i % 2 === 0 ? value : -value)));
