@@ -139,7 +139,7 @@ function Done({
             <TableCell className={css.when}>{whenText(at, timeZone, today)}</TableCell>
             <TableCell>{who}</TableCell>
             <TableCell>{tablet}</TableCell>
-            <TableCell>
+            <TableCell className={css.what}>
               {job && (
                 <>
                   <Link href={`/jobs/${job.id}`} prefetch={false}>
@@ -149,7 +149,7 @@ function Done({
               )}
               {what}
               {changesIn(detail).map(([field, before, after]) => (
-                <Text key={field} variant="small" soft as="div" className={css.change}>
+                <Text key={field} variant="small" soft as="div">
                   {w.was(field, before, after)}
                 </Text>
               ))}
