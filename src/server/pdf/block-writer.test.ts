@@ -1,6 +1,14 @@
 import { BlockWriter, MARGIN } from './block-writer';
 import { aDocument } from './testing/a-document';
 
+/** What was written, with its place: words, x, y, width. */
+const written = (of: (name: string) => unknown[][]) =>
+  of('text').map(([text, x, y, options]) => ({
+    text: text as string,
+    x: x as number,
+    y: y as number,
+    width: (options as { width?: number }).width,
+  }));
 const paper = (rightMm: number, upMm: number) => ({ rightMm, upMm, moved: '', text: 'a paper' });
 
 test('of each paper: a cross in the middle, the nock as far from it as it tore, three and more beside each other', () => {
@@ -35,20 +43,26 @@ test('of each paper: a cross in the middle, the nock as far from it as it tore, 
     [3, -4],
     [1, -1],
   ]);
+  // Its number in the box’s corner, its words under the box.
+  const words = written(of).slice(1);
+  expect(
+    words.map(({ text, x, y }, i) => [
+      text,
+      x - boxes[i >> 1]![0]!,
+      Math.round(y - boxes[i >> 1]![1]!),
+    ]),
+  ).toEqual(
+    papers.flatMap((_, i) => [
+      [`${i + 1}`, 3, 2],
+      ['a paper', 0, 64],
+    ]),
+  );
   // Five to a row of Letter with room for their words; the first stands at the margin.
   expect(boxes[0]![0]).toBe(MARGIN);
   expect(new Set(boxes.map(([, y]) => y)).size).toBe(1);
   boxes.slice(1).forEach(([x], i) => expect(x! - boxes[i]![0]!).toBeGreaterThanOrEqual(102));
 });
 
-/** What was written, with its place: words, x, y, width. */
-const written = (of: (name: string) => unknown[][]) =>
-  of('text').map(([text, x, y, options]) => ({
-    text: text as string,
-    x: x as number,
-    y: y as number,
-    width: (options as { width?: number }).width,
-  }));
 const cell = (text: string, more: object = {}) => ({ text, ...more });
 
 test('a row’s cells stand beside each other by their parts of the width, the next row under the highest of them', () => {

@@ -141,6 +141,8 @@ describe.each(['A4', 'LETTER'] as const)('what is written on %s', (paper) => {
     const boxes = noted(doc);
     pageOne(doc, sheet, sheetPages(sheet, { prices: true, when: String }));
     expect(boxes.length).toBeGreaterThan(60);
+    const all = boxes.map(({ text }) => text);
+    for (const { distanceText } of sheet.marks!.rows) expect(all).toContain(distanceText);
     const out = boxes.filter(
       ({ left, right, top, bottom }) =>
         left < PAGE_ONE_MARGIN - 1 ||
