@@ -140,3 +140,22 @@ test('a signature from the screen stands on the first line, no larger than there
   expect([x, y]).toEqual([36, 54 - 46]);
   expect(written(of).map(({ text }) => text)).toEqual(['Archer: Una', 'Shop']);
 });
+
+test('a wide signature is as wide as its line is long, less the room between two', () => {
+  const { doc, of } = aDocument();
+  const wide = { width: 800, height: 60, path: 'M0 0L9 9', name: 'Una', by: 'archer' };
+  new BlockWriter(doc, '').signatures(['Archer', 'Shop'], wide as never);
+  // 270 less 60 are 210 of 800.
+  expect(of('scale')[0]).toEqual([0.2625]);
+  expect((of('translate') as unknown as [[number, number]])[0]).toEqual([36, 54 - 15.75]);
+});
+
+test('words follow each other down the page by their height and a little room', () => {
+  const { doc, of } = aDocument();
+  const writer = new BlockWriter(doc, '');
+  ['one', 'x'.repeat(300), 'three'].forEach((text) => writer.words(text));
+  const [one, two, three] = written(of);
+  expect(two!.y - one!.y).toBeCloseTo(8.6 + 4, 6);
+  // 300 letters of 4.3 points in 540 are three lines.
+  expect(three!.y - two!.y).toBeCloseTo(3 * 8.6 + 4, 6);
+});
