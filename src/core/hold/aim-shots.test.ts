@@ -68,6 +68,18 @@ describe('what repeats', () => {
   ])('%s', (id, make, told) => expect(ids(many(8, make)).includes(id as never)).toBe(told));
 });
 
+test('how often chance would show as much is Student’s p, with one degree of freedom less for each figure fitted', () => {
+  const found = (id: string, make: (i: number) => Parameters<typeof trace>[0]) =>
+    aimFindings(many(8, make)).find((finding) => finding.id === id)!;
+  // −0.1 … −0.8: t = 5.19615 at 7 degrees of freedom, its tails integrated by Simpson’s rule.
+  const sinks = found('sinks', (i) => ({ up: -0.1 * (i + 1) }));
+  expect(sinks.pValue).toBeCloseTo(0.00125832, 8);
+  expect([sinks.count, sinks.value]).toEqual([8, expect.closeTo(0.45, 9)]);
+  // A line through eight points: slope 0.0471429, t = 3.96317 at 6 degrees of freedom.
+  const rms = [0.5, 0.69, 0.64, 0.83, 0.78, 0.73, 0.92, 0.87];
+  expect(found('longer', (i) => ({ s: 2 + i, rms: rms[i]! })).pValue).toBeCloseTo(0.00742474, 7);
+});
+
 describe('shots in turn', () => {
   test('A B B A: who tires, tires with both', () => {
     const topic = aimTopic('setUps')!;

@@ -79,6 +79,8 @@ describe('distributions, against tabulated quantiles', () => {
   test('log gamma of half-integers', () => {
     expect(logGamma(0.5)).toBeCloseTo(Math.log(Math.sqrt(Math.PI)), 13);
     expect(logGamma(6)).toBeCloseTo(Math.log(120), 12);
+    // Γ(¼) = 3.625609908221908 (Abramowitz and Stegun, table 6.1).
+    expect(logGamma(0.25)).toBeCloseTo(1.2880225246980774, 13);
   });
   test('evidence of two rows is their joint normal density', () => {
     // y₁, y₂ with mean 1 each, variance 4 + 1, covariance 4: density by hand at (2, 0).
