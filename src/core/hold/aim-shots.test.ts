@@ -120,6 +120,12 @@ describe('shots in turn', () => {
     const path = pathOf(samples);
     expect(path.length).toBeLessThanOrEqual(141);
     expect(path[0]).toEqual([0, 0, 0]);
+    // The last moment is the release: 59.995 s, 11.999 mrad under where it began.
+    expect(path.at(-1)).toEqual([59_995, Math.round(1000 * Math.sin(11_999)), -11_999]);
+    const apart = path.slice(1).map(([t], i) => t - path[i]![0]);
+    expect(Math.max(...apart) - Math.min(...apart)).toBeLessThanOrEqual(5);
+    expect(pathOf(samples.slice(0, 1))).toEqual([[0, 0, 0]]);
+    expect(pathOf([])).toEqual([]);
     expect(path.flat().every(Number.isInteger)).toBe(true);
     expect(pathOf(samples.slice(0, 3))).toHaveLength(3);
   });

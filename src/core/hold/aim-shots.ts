@@ -241,10 +241,10 @@ const whole = (value: number) => Math.round(1000 * value) || 0;
 export function pathOf(
   samples: readonly { readonly tS: number; readonly rightMrad: number; readonly upMrad: number }[],
 ): PathPoint[] {
-  const step = Math.max(1, samples.length / MOST_POINTS);
-  const count = Math.ceil(samples.length / step);
+  const count = Math.min(samples.length, MOST_POINTS);
+  const step = (samples.length - 1) / Math.max(1, count - 1);
   return Array.from({ length: count }, (_, i) => {
-    const { tS, rightMrad, upMrad } = samples[Math.min(samples.length - 1, Math.round(i * step))]!;
+    const { tS, rightMrad, upMrad } = samples[Math.round(i * step)]!;
     return [whole(tS), whole(rightMrad), whole(upMrad)];
   });
 }

@@ -172,5 +172,24 @@ describe('cards on paper', () => {
         CARD_SIZES[size].heightMm,
         9,
       );
+    // All cards stand in the middle of the paper, and everything of each pair lies within its cut.
+    const lines = fold.flatMap((item) => (item.kind === 'line' ? [item] : []));
+    for (const { x1, x2 } of lines) expect([x1, x2]).toEqual([page.widthMm / 2, page.widthMm / 2]);
+    const tops = lines.map(({ y1, y2 }) => Math.min(y1, y2));
+    expect(tops[0]! + Math.max(...lines.flatMap(({ y1, y2 }) => [y1, y2]))).toBeCloseTo(
+      page.heightMm,
+      6,
+    );
+    const at = ({ x1, y1, x2, y2 }: { x1: number; y1: number; x2: number; y2: number }) => [
+      ...[x1, y1, x2, y2].map((mm) => Number(mm.toFixed(6))),
+    ];
+    const drawn = page.items.flatMap((item) => (item.kind === 'line' ? [at(item)] : []));
+    const left = page.widthMm / 2 - CARD_SIZES[size].widthMm;
+    for (const top of tops)
+      for (const item of pair.items)
+        if (item.kind === 'line')
+          expect(drawn).toContainEqual(
+            at({ x1: item.x1 + left, x2: item.x2 + left, y1: item.y1 + top, y2: item.y2 + top }),
+          );
   });
 });
