@@ -131,6 +131,23 @@ describe('the register of bows that left', () => {
   });
 });
 
+describe('whom the file says to call', () => {
+  test.each([
+    ['a minor: their guardian', true, '0151 9', '0151 9'],
+    ['a minor whose guardian told no number: themselves', true, '', '0442 77'],
+    ['a grown-up, whoever was their guardian: themselves', false, '0151 9', '0442 77'],
+  ])('%s', (_, minor, guardianPhone, called) => {
+    left('Aino', 'W-100');
+    db.prepare('UPDATE archer SET minor = ?, guardian_name = ?, guardian_phone = ?').run(
+      minor ? 1 : 0,
+      'Femke',
+      guardianPhone,
+    );
+    const [, line] = registerFile({}, db).trim().split('\n');
+    expect(line!.split(',')[3]).toBe(called);
+  });
+});
+
 describe('shots the archer tells', () => {
   test('bring the next look nearer, on Today too; what is told last counts; taken back it is as before', async () => {
     const jobId = left('Aino', 'W-100');

@@ -15,6 +15,10 @@ describe('arrows that belong together', () => {
     expect(matchSet(masses, { wanted: 3 })).toMatchObject({ keep: [2, 3, 4] });
     expect(matchSet(masses, { wanted: 7 })).toMatchObject({ leaveOut: [] });
   });
+  test('of arrows as heavy as each other those that were weighed first are kept', () => {
+    expect(matchSet([25, 25, 25, 25], { wanted: 2 })).toMatchObject({ keep: [0, 1] });
+    expect(matchSet([26, 25, 25, 24, 25], { wanted: 2 })).toMatchObject({ keep: [1, 2] });
+  });
   test('exactly at the tolerance is within it', () => {
     expect(matchSet([24, 24 + SET_TOLERANCE_G])).toMatchObject({ leaveOut: [] });
     expect(matchSet([24, 24 + SET_TOLERANCE_G * 1.01])).toMatchObject({ keep: [0] });

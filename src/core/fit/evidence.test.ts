@@ -85,6 +85,17 @@ describe('unusual readings', () => {
   });
 });
 
+describe('out of the fit', () => {
+  const wanted = { startN: newton(200), hand: 'right' as const, shop: TRADE_UNITS };
+  test('a bow whose draw length nobody knows cannot be set to one; none wanted, it is not asked', () => {
+    const bow = aBow({ modules: [], fixedDrawLengthMm: null });
+    const cover = bowCover(bow, { ...wanted, drawLengthMm: mm(698.5) });
+    expect(cover).toMatchObject({ verdict: 'out', module: null });
+    expect(cover.reasons).toContain('no draw length known for it');
+    expect(bowCover(bow, { ...wanted, drawLengthMm: null }).verdict).not.toBe('out');
+  });
+});
+
 describe('nearly fits', () => {
   const wanted = {
     drawLengthMm: mm(698.5),
