@@ -1,18 +1,10 @@
-import { derive } from '@/core/job';
 import { seeded } from '@/core/numerics';
-import { aFinishedJob } from '@/core/testing/fixtures';
-import { codeText, readCode, sheetDocument, type CodeMatrix } from '@/core/sheet';
+import { aSheet } from '@/core/testing/a-sheet';
+import { codeText, readCode, type CodeMatrix } from '@/core/sheet';
 import { codeIn, LONGEST_SIDE } from '@/workers/code';
 import { cardFile, codeMatrix, codeSvg } from './card';
 
-const snapshot = aFinishedJob();
-const sheet = sheetDocument(snapshot, derive(snapshot), {
-  revision: 1,
-  madeAt: '2026-11-24T16:00:00.000Z',
-  madeDay: '2026-11-24',
-  madeBy: 'T. Okoro',
-  openReason: null,
-});
+const sheet = aSheet({ revision: 1 });
 const text = codeText(sheet)!;
 const PX = 6;
 

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { aBow, aFinishedJob } from '@/core/testing/fixtures';
-import { derive, type ShopSettings } from '@/core/job';
+import { aSheet } from '@/core/testing/a-sheet';
+import { aBow } from '@/core/testing/fixtures';
+import type { ShopSettings } from '@/core/job';
 import { USUAL_SCHOOLS } from '@/core/setup';
 import { USUAL_STATIONS } from '@/core/bench';
-import { sheetDocument } from '@/core/sheet';
 import { examples, expectAgrees } from '@/core/testing/examples';
 import { addDays, metre, mm, TRADE_UNITS } from '@/core/units';
 import type { Db } from '@/data/db';
@@ -320,14 +320,7 @@ describe('with a shop', () => {
 
 describe('the sheet as PDF', () => {
   const print = { paper: 'A4', prices: true, timeZone: 'Europe/Berlin' } as const;
-  const snapshot = aFinishedJob();
-  const sheet = sheetDocument(snapshot, derive(snapshot), {
-    revision: 3,
-    madeAt: '2026-11-24T16:00:00.000Z',
-    madeDay: '2026-11-24',
-    madeBy: 'T. Okoro',
-    openReason: null,
-  });
+  const sheet = aSheet();
   test.each([
     ['A4', '595.28 841.89'],
     ['LETTER', '612 792'],

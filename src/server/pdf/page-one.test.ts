@@ -1,18 +1,10 @@
-import { derive } from '@/core/job';
 import { REGISTRY } from '@/core/setup';
-import { sheetDocument, sheetPages, type SheetDocument } from '@/core/sheet';
-import { aFinishedJob } from '@/core/testing/fixtures';
+import { sheetPages, type SheetDocument } from '@/core/sheet';
+import { aSheet } from '@/core/testing/a-sheet';
 import { pageOne, PAGE_ONE_MARGIN, PAGE_ONE_FOOT } from './page-one';
 import { newPaper } from './paper';
 
-const snapshot = aFinishedJob();
-const plain = sheetDocument(snapshot, derive(snapshot), {
-  revision: 3,
-  madeAt: '2026-11-24T16:00:00.000Z',
-  madeDay: '2026-11-24',
-  madeBy: 'T. Okoro',
-  openReason: null,
-});
+const plain = aSheet();
 
 /** Every setting a bow of a kind can have, with long texts, every mark, key and part of the arrow. */
 function full(without: readonly string[], marks: number): SheetDocument {

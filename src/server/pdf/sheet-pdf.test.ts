@@ -1,17 +1,8 @@
-import { derive } from '@/core/job';
-import { sheetDocument } from '@/core/sheet';
-import { aFinishedJob } from '@/core/testing/fixtures';
+import { aSheet } from '@/core/testing/a-sheet';
 import { BlockWriter } from './block-writer';
 import { sheetPdf } from './sheet-pdf';
 
-const snapshot = aFinishedJob();
-const sheet = sheetDocument(snapshot, derive(snapshot), {
-  revision: 3,
-  madeAt: '2026-11-24T16:00:00.000Z',
-  madeDay: '2026-11-24',
-  madeBy: 'T. Okoro',
-  openReason: null,
-});
+const sheet = aSheet();
 
 test.each([
   [null, ['Archer', 'Shop']],
