@@ -3,14 +3,18 @@
  * `src/core` and `src/server`, runs the unit tests that reach them, and prints by area which share of
  * them is seen, and the faults that live.
  *
- * All faults stand in one copy of the tree, each asleep behind a switch; one run of all unit tests notes
- * which test file reaches which of them, then each is woken alone for those files, the quickest first.
+ * They stand in one copy of the tree, each asleep behind a switch; one run of all unit tests notes which
+ * test file reaches which of them, then each is woken alone for those files, the nearest first.
  *
  * npm run mutants -- --area=core/tuning --count=40 --seed=2 --workers=2
+ *
+ * `--unmet` plants all there are, and tells which no test reaches; `--again` takes the copy as it stands
+ * from the last time (same area, count and seed).
  */
 import { spawn } from 'node:child_process';
 import {
   cpSync,
+  existsSync,
   mkdirSync,
   readFileSync,
   readdirSync,
@@ -19,10 +23,11 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
-import ts from 'typescript';
 import { ROOT, needPackages, say } from './lib.mjs';
+import { places, withSwitches } from './mutants/plant.mjs';
 
 needPackages();
+const flag = (name) => process.argv.includes(`--${name}`);
 const option = (name, usual) =>
   process.argv.find((arg) => arg.startsWith(`--${name}=`))?.split('=')[1] ?? usual;
 const COUNT = Number(option('count', '200'));
@@ -39,56 +44,6 @@ function random(seed) {
     t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
-}
-
-const OTHER = {
-  '+': '-',
-  '-': '+',
-  '*': '/',
-  '/': '*',
-  '<': '>=',
-  '<=': '>',
-  '>': '<=',
-  '>=': '<',
-  '===': '!==',
-  '!==': '===',
-  '&&': '||',
-  '||': '&&',
-};
-const isText = (node) => ts.isStringLiteralLike(node) || ts.isTemplateExpression(node);
-
-/** Every place of a file where one fault can be planted: from, to, what stands there instead. */
-function places(path) {
-  const text = readFileSync(path, 'utf8');
-  const file = ts.createSourceFile(path, text, ts.ScriptTarget.Latest, true);
-  const found = [];
-  // The whole expression is put behind the switch, `was` → `by` is what is told of it.
-  const plant = (node, was, by, woken) =>
-    found.push({ path, at: node.getStart(), end: node.getEnd(), was, by, woken });
-  const piece = (from, to) => text.slice(from, to);
-  const visit = (node) => {
-    if (ts.isTypeNode(node) || ts.isImportDeclaration(node)) return;
-    if (ts.isBinaryExpression(node)) {
-      const sign = node.operatorToken.getText();
-      if (OTHER[sign] && !isText(node.left) && !isText(node.right))
-        plant(
-          node,
-          sign,
-          OTHER[sign],
-          piece(node.getStart(), node.operatorToken.getStart()) +
-            OTHER[sign] +
-            piece(node.operatorToken.getEnd(), node.getEnd()),
-        );
-    } else if (ts.isPrefixUnaryExpression(node)) {
-      const sign = text[node.getStart()];
-      if (sign === '-' || sign === '!')
-        plant(node, node.getText(), node.operand.getText(), node.operand.getText());
-    } else if (node.kind === ts.SyntaxKind.TrueKeyword) plant(node, 'true', 'false', 'false');
-    else if (node.kind === ts.SyntaxKind.FalseKeyword) plant(node, 'false', 'true', 'true');
-    ts.forEachChild(node, visit);
-  };
-  visit(file);
-  return found;
 }
 
 const files = ['src/core', 'src/server']
@@ -108,50 +63,32 @@ for (let i = all.length - 1; i > 0; i--) {
   const k = Math.floor(next() * (i + 1));
   [all[i], all[k]] = [all[k], all[i]];
 }
-const sample = all.slice(0, COUNT);
+const sample = flag('unmet') ? all : all.slice(0, COUNT);
+sample.forEach((fault, number) => Object.assign(fault, { number, tests: [] }));
 say(
-  `${all.length} places in ${files.length} files; ${sample.length} faults planted, seed ${SEED}.`,
+  `${all.length} places in ${files.length} files, seed ${SEED}: ${sample.length} faults are planted.`,
 );
 
-/** Each fault has a number: the switch asks for it, and notes that it was asked. */
-sample.forEach((fault, number) => Object.assign(fault, { number, tests: [] }));
-
-/** The text with every fault of `faults` behind its switch; one inside another stands where the outer sleeps. */
-function withSwitches(text, faults, from = 0, to = text.length) {
-  const inside = faults.filter(({ at, end }) => at >= from && end <= to);
-  const outer = inside.filter(
-    (fault) =>
-      !inside.some((other) => other !== fault && other.at <= fault.at && other.end >= fault.end),
-  );
-  let out = '';
-  let at = from;
-  for (const fault of outer.sort((a, b) => a.at - b.at)) {
-    const rest = inside.filter((other) => other !== fault);
-    const calm = withSwitches(text, rest, fault.at, fault.end);
-    out += `${text.slice(at, fault.at)}(globalThis.__fault?.(${fault.number}) ? ${fault.woken} : ${calm})`;
-    at = fault.end;
-  }
-  return out + text.slice(at, to);
-}
-
 const TREE = join(ROOT, 'var', 'mutants');
-const HITS = join(TREE, 'hits');
+const MET = join(TREE, 'met');
+const REPORT = join(TREE, 'report.json');
 const PARTS = ['src', 'demo', 'scripts', 'docs', 'public', 'package.json', 'tsconfig.json'];
+const TOOL = join(ROOT, 'scripts', 'mutants');
 
-/** Read in every test file: wakes the fault whose number is in the environment, notes those asked for. */
-const SWITCH = `
-const { appendFileSync } = require('node:fs');
-const awake = Number(process.env.WAFFENRAD_FAULT ?? '-1');
-const seen = new Set();
-globalThis.__fault = (number) => {
-  if (awake < 0 && !seen.has(number)) {
-    seen.add(number);
-    const test = globalThis.expect?.getState?.().testPath;
-    if (test) appendFileSync(${JSON.stringify(HITS)}, number + ' ' + test + '\\n');
-  }
-  return number === awake;
-};
-`;
+const config = (name, more) =>
+  writeFileSync(
+    join(TREE, name),
+    `import usual from ${JSON.stringify(join(ROOT, 'jest.config.mjs'))};
+export default {
+  ...usual,
+  projects: usual.projects.map((project) => ({
+    ...project,
+    rootDir: ${JSON.stringify(TREE)},
+    modulePathIgnorePatterns: [],
+    ${more}
+  })),
+};`,
+  );
 
 /** The copy that the faults are planted in: the tree itself is never touched. */
 function copyTree() {
@@ -163,76 +100,119 @@ function copyTree() {
   symlinkSync(join(ROOT, 'node_modules'), join(TREE, 'node_modules'));
   for (const path of new Set(sample.map((fault) => fault.path))) {
     const faults = sample.filter((fault) => fault.path === path);
-    writeFileSync(join(TREE, path), withSwitches(readFileSync(path, 'utf8'), faults));
+    writeFileSync(
+      join(TREE, path),
+      withSwitches(readFileSync(path, 'utf8'), faults, sample.length),
+    );
   }
-  writeFileSync(join(TREE, 'switch.cjs'), SWITCH);
-  writeFileSync(
-    join(TREE, 'jest.config.mjs'),
-    `import usual from ${JSON.stringify(join(ROOT, 'jest.config.mjs'))};
-export default {
-  ...usual,
-  projects: usual.projects.map((project) => ({
-    ...project,
-    rootDir: ${JSON.stringify(TREE)},
-    modulePathIgnorePatterns: [],
-    setupFiles: ['<rootDir>/switch.cjs', ...(project.setupFiles ?? [])],
-  })),
-};`,
+  config(
+    'calm.config.mjs',
+    `setupFiles: [${JSON.stringify(join(TOOL, 'met.cjs'))}, ...(project.setupFiles ?? [])],
+    setupFilesAfterEnv: [${JSON.stringify(join(TOOL, 'met-after.cjs'))}, ...(project.setupFilesAfterEnv ?? [])],`,
   );
+  config('fault.config.mjs', `runner: ${JSON.stringify(join(TOOL, 'runner.cjs'))},`);
 }
 
-/** A fault can loop for ever: that is noticed too. */
-const LONGEST_MS = 240_000;
+const jest = (args, stdio, env = {}) =>
+  spawn(
+    process.execPath,
+    [join(ROOT, 'node_modules/jest/bin/jest.js'), '--silent', '--testTimeout', '60000', ...args],
+    { cwd: TREE, stdio, env: { ...process.env, ...env } },
+  );
 
-/** Runs Jest in the copy; whether all passed. */
-const jest = (args, env = {}, longest = LONGEST_MS) =>
+/** All unit tests once, with every fault asleep. */
+const calmRun = () =>
   new Promise((resolve) => {
-    const child = spawn(
-      process.execPath,
-      [join(ROOT, 'node_modules/jest/bin/jest.js'), '--silent', '--testTimeout', '60000', ...args],
-      { cwd: TREE, stdio: 'ignore', env: { ...process.env, ...env } },
+    const args = ['--config', 'calm.config.mjs', '--json', '--outputFile', REPORT];
+    jest(args, 'ignore', { WAFFENRAD_MET: MET, WAFFENRAD_FAULTS: sample.length }).on(
+      'exit',
+      (code) => resolve(code === 0),
     );
-    const timer = setTimeout(() => child.kill('SIGKILL'), longest);
-    child.on('exit', (code) => {
-      clearTimeout(timer);
-      resolve(code === 0);
-    });
   });
 
-copyTree();
-const REPORT = join(TREE, 'report.json');
-const calm = await jest(['--json', '--outputFile', REPORT], {}, 1_200_000);
-const report = JSON.parse(readFileSync(REPORT, 'utf8'));
-if (!calm) {
-  const red = report.testResults
-    .filter(({ status }) => status === 'failed')
-    .map(({ name }) => name);
-  say(`Without a fault awake these fail already, and are left out:\n  ${red.join('\n  ')}`);
+if (!flag('again') || !existsSync(REPORT)) {
+  copyTree();
+  await calmRun();
 }
+const report = JSON.parse(readFileSync(REPORT, 'utf8'));
+const red = report.testResults.filter(({ status }) => status === 'failed').map(({ name }) => name);
+if (red.length > 0)
+  say(`Without a fault awake these fail already, and are left out:\n  ${red.join('\n  ')}`);
 const lasts = new Map(
   report.testResults
     .filter(({ status }) => status === 'passed')
     .map(({ name, startTime, endTime }) => [name, endTime - startTime]),
 );
-for (const line of readFileSync(HITS, 'utf8').trim().split('\n')) {
-  const [number, test] = line.split(' ');
-  if (lasts.has(test)) sample[Number(number)].tests.push(test);
+for (const line of readFileSync(MET, 'utf8').trim().split('\n')) {
+  const { test, met } = JSON.parse(line);
+  if (lasts.has(test)) for (const number of met) sample[number].tests.push(test);
 }
+const lineOf = ({ path, at }) => readFileSync(path, 'utf8').slice(0, at).split('\n').length;
+const told = (fault) =>
+  `${relative(ROOT, fault.path)}:${lineOf(fault)}  ${fault.was} → ${fault.by}`;
+
+if (flag('unmet')) {
+  const unmet = sample.filter(({ tests }) => tests.length === 0);
+  for (const fault of unmet) say(told(fault));
+  say(`${unmet.length} of ${all.length} places are reached by no unit test.`);
+  process.exit(0);
+}
+
 say('Which test reaches which fault is known.');
 
-/** Whether every test that reaches it still passes: those in its folder first, then the quickest. */
-async function lives({ path, number, tests }) {
-  const beside = join(TREE, dirname(path));
-  const near = (test) => (test.startsWith(beside) ? 0 : 1);
-  const order = [...new Set(tests)].sort(
-    (a, b) => near(a) - near(b) || lasts.get(a) - lasts.get(b),
-  );
-  const env = { WAFFENRAD_FAULT: String(number) };
-  for (const some of [order.slice(0, 2), order.slice(2, 12), order.slice(12)]) {
-    if (some.length === 0) continue;
-    if (!(await jest(['--runInBand', '--bail', '--runTestsByPath', ...some], env))) return false;
+/** One process of Jest that is asked again and again; a fault that loops for ever ends it, and counts as seen. */
+const LONGEST_MS = 150_000;
+class Asked {
+  start() {
+    this.child = jest(
+      ['--config', 'fault.config.mjs', '--runInBand'],
+      ['ignore', 'ignore', 'ignore', 'ipc'],
+    );
+    return this.answer();
   }
-  return true;
+  answer() {
+    return new Promise((resolve) => {
+      const { child } = this;
+      let timer;
+      const end = (answer) => {
+        clearTimeout(timer);
+        child.removeAllListeners();
+        if (answer === null) this.child = undefined;
+        resolve(answer);
+      };
+      const wait = () => {
+        clearTimeout(timer);
+        timer = setTimeout(() => {
+          child.kill('SIGKILL');
+          end(null);
+        }, LONGEST_MS);
+      };
+      child.on('message', (message) => (message.alive ? wait() : end(message)));
+      child.on('exit', () => end(null));
+      wait();
+    });
+  }
+  /** Whether these files pass with that fault awake. */
+  async passes(number, tests) {
+    if (!this.child) await this.start();
+    const answer = this.answer();
+    this.child.send({ number, tests });
+    return (await answer)?.passed ?? false;
+  }
+  end() {
+    this.child?.send('end');
+  }
+}
+
+/** A fault that lives through this much of the tests that reach it, the nearest first, is said to live. */
+const ENOUGH_MS = 90_000;
+function order({ path, tests }) {
+  const beside = join(TREE, dirname(path));
+  const area = join(TREE, 'src', areaOf(path));
+  const near = (test) => (test.startsWith(beside) ? 0 : test.startsWith(area) ? 1 : 2);
+  const sorted = tests.sort((a, b) => near(a) - near(b) || lasts.get(a) - lasts.get(b));
+  let sum = 0;
+  return sorted.filter((test) => (sum += lasts.get(test)) < ENOUGH_MS || sum === lasts.get(test));
 }
 
 const tally = new Map();
@@ -240,8 +220,10 @@ const survivors = [];
 let done = 0;
 const queue = [...sample];
 async function work() {
+  const asked = new Asked();
   for (let fault = queue.shift(); fault; fault = queue.shift()) {
-    const alive = await lives(fault);
+    const tests = order(fault);
+    const alive = tests.length === 0 || (await asked.passes(fault.number, tests));
     const entry = tally.get(areaOf(fault.path)) ?? { planted: 0, dead: 0 };
     entry.planted++;
     if (!alive) entry.dead++;
@@ -249,15 +231,13 @@ async function work() {
     done++;
     if (done % 20 === 0) say(`${done} of ${sample.length} tried`);
     if (alive) {
-      const line = readFileSync(fault.path, 'utf8').slice(0, fault.at).split('\n').length;
-      const reached = fault.tests.length === 0 ? '  (no test comes here)' : '';
-      survivors.push(`${relative(ROOT, fault.path)}:${line}  ${fault.was} → ${fault.by}${reached}`);
+      survivors.push(told(fault) + (tests.length === 0 ? '  (no test comes here)' : ''));
       say(`lives: ${survivors.at(-1)}`);
     }
   }
+  asked.end();
 }
 await Promise.all(Array.from({ length: WORKERS }, work));
-rmSync(TREE, { recursive: true, force: true });
 
 const share = ({ planted, dead }) =>
   `${dead} of ${planted} die, ${Math.round((100 * dead) / planted)} %`;

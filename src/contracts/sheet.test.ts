@@ -11,18 +11,12 @@ import {
   FINISHED,
   FULL_KIT,
 } from '@/core/testing/fixtures';
-import { derive, HANDOVER_CAUTIONS } from '@/core/job';
-import { sheetChanges, sheetDocument, type SheetStamp } from '@/core/sheet';
+import { HANDOVER_CAUTIONS } from '@/core/job';
+import { sheetChanges, type SheetStamp } from '@/core/sheet';
+import { A_STAMP, aSheet } from '@/core/testing/a-sheet';
 
-const stamp: SheetStamp = {
-  revision: 1,
-  madeAt: '2026-11-24T16:00:00.000Z',
-  madeDay: '2026-11-24',
-  madeBy: 'T. Okoro',
-  openReason: null,
-};
 const sheetOf = (snapshot: ReturnType<typeof aSnapshot>, with_: Partial<SheetStamp> = {}) =>
-  sheetDocument(snapshot, derive(snapshot), { ...stamp, ...with_ });
+  aSheet(with_, snapshot);
 
 describe('the build sheet', () => {
   const sheet = sheetOf(aFinishedJob());
@@ -103,7 +97,7 @@ describe('the build sheet', () => {
         stepId: 'weights',
         reason: 'scale is out',
         who: 'M. Lindauer',
-        at: stamp.madeAt,
+        at: A_STAMP.madeAt,
         seq: 99.5,
       },
     ];

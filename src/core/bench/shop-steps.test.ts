@@ -1,6 +1,6 @@
 import { aFinishedJob, aReading, aShop, FINISHED } from '../testing/fixtures';
 import { derive } from '../job';
-import { sheetDocument } from '../sheet';
+import { aSheet } from '../testing/a-sheet';
 import { readShift, shiftText, weekday } from '../calendar';
 import { NO_SHOP_STEPS, type OwnStep } from './own-steps';
 import { circleIn, stepFaults, templatesOf } from './shop-steps';
@@ -64,13 +64,7 @@ describe('a shop’s own steps', () => {
         readings: [...FINISHED, aReading(900, 'own:wax-the-string', 1)],
       },
     });
-    const sheet = sheetDocument(snapshot, derive(snapshot), {
-      revision: 1,
-      madeAt: '2026-11-24T09:00:00.000Z',
-      madeDay: '2026-11-24',
-      madeBy: 'T. Okoro',
-      openReason: null,
-    });
+    const sheet = aSheet({}, snapshot);
     expect(sheet.settings.at(-1)).toMatchObject({ name: 'Wax the string', text: 'done' });
   });
 

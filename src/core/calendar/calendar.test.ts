@@ -1,4 +1,5 @@
 import { seeded } from '../numerics';
+import { told } from '../testing/told';
 import { CalendarSearch, planCalendar } from './search';
 import { decode, groundOf, plannedMinutes } from './decode';
 import { latenessBound } from './bound';
@@ -353,5 +354,51 @@ describe('late, and what to do about it', () => {
     );
     expect(latenessBound(full)).toBeGreaterThan(5 * 900);
     expect(latenessBound(full)).toBeLessThanOrEqual(plan(full).lateness);
+  });
+});
+
+describe('whole plans, as they were when somebody last read them', () => {
+  const pin = (input: CalendarInput, j: number, at: number): CalendarInput => ({
+    ...input,
+    jobs: input.jobs.map((one, i) =>
+      i === j
+        ? { ...one, visits: one.visits.map((v, k) => (k === 0 ? { ...v, pinnedAt: at } : v)) }
+        : one,
+    ),
+  });
+  const inTime = aShop(11, 6, 3);
+  test.each<[string, CalendarInput]>([
+    ['six jobs', inTime],
+    ['more than the days hold', aShop(12, 14, 4, 2)],
+    ['one put on another day', pin(inTime, 2, DAY + 13 * 60)],
+    ['one put where nobody works', pin(inTime, 2, DAY + 3 * 60)],
+    [
+      'archers who come, glue that dries, one press for all',
+      shop(
+        ['a', 'b', 'c', 'd'].map((id, i) =>
+          job(
+            id,
+            [
+              visit('press', 50, { id: `${id}1`, restAfter: 120 }),
+              visit('vice', 25, { id: `${id}2`, release: i * 300 }),
+              visit('lane', 40, { id: `${id}3`, archer: true }),
+            ],
+            {
+              due: (i < 2 ? 0 : 1) * DAY + 18 * 60,
+              weight: 1 + (i % 2),
+              appointment: i === 1 ? { from: DAY + 10 * 60, to: DAY + 13 * 60 } : null,
+            },
+          ),
+        ),
+      ),
+    ],
+    ['nobody there', { ...inTime, people: [] }],
+    ['a visit longer than any day', shop([job('long', [visit('vice', 700)])])],
+  ])('%s', (_, input) => {
+    const made = plan(input, 150);
+    const remedies = made.late
+      .slice(0, 2)
+      .map((late) => remediesFor(input, made, late, () => seeded(3)));
+    expect(told({ ...made, remedies, bound: latenessBound(input) })).toMatchSnapshot();
   });
 });

@@ -1,5 +1,6 @@
 import { demoCatalogue } from '../../../demo/load-csv';
 import { aBow } from '../testing/fixtures';
+import { told } from '../testing/told';
 import { gram, mm, newton } from '../units';
 import {
   arrowParts,
@@ -108,4 +109,27 @@ describe('a built arrow', () => {
     expect(arrowParts({ ...CHOICE, nockId: CHOICE.vaneId }, find)).toBeNull();
     expect(gram(item.massG)).toBeGreaterThan(20);
   });
+});
+
+test('many builds, as they were when somebody last read them', () => {
+  const left = { hand: 'left' } as const;
+  expect(
+    told([
+      built(),
+      built({ lengthMm: mm(740), vaneCount: 4, pointId: 'point-feld-125' }),
+      built({ shaftId: 'shaft-halm-34', insertId: 'insert-messing' }),
+      built({}, { peakN: newton(265), weighedN: newton(228) }),
+      built({}, { drawLengthMm: mm(690), restAheadMm: mm(20) }),
+      built({}, { bow: aBow(left), overhangMm: mm(40) }),
+      firstChoice(ALL, GROUND, 'A'),
+      firstChoice(ALL, { ...GROUND, peakN: newton(140) }, 'B'),
+      arrowsItem(CHOICE, arrowParts(CHOICE, find)!),
+      shaftOffers(
+        ALL.filter(({ slot }) => slot === 'shaft') as unknown as PartOf<'shaft'>[],
+        CHOICE,
+        arrowParts(CHOICE, find)!,
+        GROUND,
+      ).map(({ shaft, verdict, goesIn }) => `${shaft.id} ${verdict} ${goesIn}`),
+    ]),
+  ).toMatchSnapshot();
 });

@@ -1,26 +1,15 @@
-import { derive } from '../job';
+import { aSheet } from '../testing/a-sheet';
 import { aFinishedJob, aPart, aReading, FINISHED, FULL_KIT } from '../testing/fixtures';
-import { sheetChanges, sheetDocument, sheetPages, type SheetDocument } from '.';
+import { sheetChanges, sheetPages, type SheetDocument } from '.';
 
-const stamp = (revision: number) => ({
-  revision,
-  madeAt: '2026-11-24T16:00:00.000Z',
-  madeDay: '2026-11-24',
-  madeBy: 'T. Okoro',
-  openReason: null,
-});
 const made = (
   readings: typeof FINISHED,
   revision = 1,
   before: SheetDocument | null = null,
   parts = FULL_KIT,
 ) => {
-  const snapshot = aFinishedJob({ rest: { readings, parts } });
-  return sheetDocument(snapshot, derive(snapshot), stamp(revision), {
-    arrowParts: null,
-    aims: [],
-    before,
-  });
+  const more = { arrowParts: null, aims: [], before };
+  return aSheet({ revision }, aFinishedJob({ rest: { readings, parts } }), more);
 };
 const first = made(FINISHED);
 

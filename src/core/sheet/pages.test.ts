@@ -1,21 +1,14 @@
-import { derive, HANDOVER_CAUTIONS } from '../job';
+import { HANDOVER_CAUTIONS } from '../job';
 import { REGISTRY } from '../setup';
-import { aFinishedJob, aReading, FINISHED } from '../testing/fixtures';
-import { METRIC_UNITS } from '../units';
+import { aFinishedJob, anItem, aPart, aReading, FINISHED, FULL_KIT } from '../testing/fixtures';
+import { told } from '../testing/told';
+import { METRIC_UNITS, mm } from '../units';
 import { aShop } from '../testing/fixtures';
-import { sheetDocument, sheetPages, sheetSketch, SHEET_GROUPS, type SheetStamp } from '.';
+import { aSheet } from '../testing/a-sheet';
+import { sheetPages, sheetSketch, SHEET_GROUPS } from '.';
 
-const stamp: SheetStamp = {
-  revision: 1,
-  madeAt: '2026-11-24T16:00:00.000Z',
-  madeDay: '2026-11-24',
-  madeBy: 'T. Okoro',
-  openReason: null,
-};
-const sheetOf = (changes: Parameters<typeof aFinishedJob>[0] = {}) => {
-  const snapshot = aFinishedJob(changes);
-  return sheetDocument(snapshot, derive(snapshot), stamp);
-};
+const sheetOf = (changes: Parameters<typeof aFinishedJob>[0] = {}) =>
+  aSheet({}, aFinishedJob(changes));
 const wishes = { prices: true, when: (at: string) => at.slice(0, 10) };
 const textOf = (blocks: ReturnType<typeof sheetPages>['two']) =>
   blocks.flatMap(({ title, rows, note }) => [
@@ -196,4 +189,59 @@ describe('the bow drawn with its numbers', () => {
   });
   test('without a bow there is nothing to draw', () =>
     expect(sheetSketch({ ...sheet, bow: null }, 100, 100)).toBeNull());
+});
+
+describe('a sight with five fixed pins', () => {
+  const { attrs, ...sight } = anItem('sight');
+  const fixed = { ...sight, attrs: { ...attrs, pins: 5, slides: false, travelMm: mm(0) } };
+  const parts = FULL_KIT.map((part) =>
+    part.slot === 'sight' ? { ...part, ...aPart(fixed, 'sight') } : part,
+  );
+  const pinsOf = (furthestM: number | null) =>
+    sheetOf({ job: { furthestM }, rest: { parts } }).marks!.pins!;
+
+  test('each stands at its distance, from the first confirmed to the furthest wanted, in fives between', () => {
+    const pins = pinsOf(50);
+    expect(pins.map(({ distanceText }) => distanceText)).toEqual([
+      '18 m',
+      '25 m',
+      '35 m',
+      '40 m',
+      '50 m',
+    ]);
+    expect(pins.map(({ gapMm }) => gapMm === null)).toEqual([true, false, false, false, false]);
+    expect(pins[0]).toMatchObject({ distanceM: 18, belowFirstMm: 0 });
+    // A gap is from the pin above it, and each pin is the sum of the gaps over it.
+    let below = 0;
+    for (const { gapMm, belowFirstMm } of pins.slice(1)) {
+      expect(gapMm!).toBeGreaterThan(0);
+      below += gapMm!;
+      expect(belowFirstMm).toBeCloseTo(below, 9);
+    }
+  });
+  test('they stand where the marks of their distances stand', () => {
+    const { marks } = sheetOf({ job: { furthestM: 50 }, rest: { parts } });
+    for (const { distanceM, belowFirstMm } of marks!.pins!.slice(1)) {
+      const near = marks!.rows.find((row) => Math.abs(row.distanceM - distanceM) < 0.01);
+      if (near) expect(belowFirstMm).toBeCloseTo(near.belowFirstMm, 6);
+    }
+    expect(told(marks!.pins)).toMatchSnapshot();
+  });
+  test('with no furthest distance said, to the usual one', () => {
+    expect(pinsOf(null).at(-1)!.distanceText).toBe('50 m');
+  });
+  test('a sight that slides has none', () => {
+    const slides = { ...fixed, attrs: { ...fixed.attrs, slides: true } };
+    const one = { ...fixed, attrs: { ...fixed.attrs, pins: 1 } };
+    for (const item of [slides, one])
+      expect(
+        sheetOf({
+          rest: {
+            parts: FULL_KIT.map((part) =>
+              part.slot === 'sight' ? { ...part, ...aPart(item, 'sight') } : part,
+            ),
+          },
+        }).marks!.pins,
+      ).toBeNull();
+  });
 });

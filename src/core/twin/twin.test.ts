@@ -1,7 +1,9 @@
 import { derive, type JobSnapshot, type ModelBow } from '../job';
 import type { SetupKey } from '../setup';
-import { sheetDocument, type SheetDocument } from '../sheet';
+import type { SheetDocument } from '../sheet';
+import { aSheet } from '../testing/a-sheet';
 import { aBow, aFinishedJob, aFitReading, FINISHED } from '../testing/fixtures';
+import { told } from '../testing/told';
 import { mm, newton, turns } from '../units';
 import {
   modelOfCode,
@@ -15,15 +17,8 @@ import {
   unequalParts,
 } from '.';
 
-const stamp = {
-  revision: 1,
-  madeAt: '2026-11-24T12:00:00.000Z',
-  madeDay: '2026-11-24',
-  madeBy: 'T.',
-  openReason: null,
-};
 const first = aFinishedJob();
-const sheet = sheetDocument(first, derive(first), stamp);
+const sheet = aSheet({}, first);
 const units = first.shop.units;
 const modelOf = (document: SheetDocument): ModelBow => {
   const read = modelOfSheet(
@@ -345,4 +340,70 @@ test('the page of both bows says what the rows say', () => {
   expect(cells.find(([name]) => name === 'Loop')!.at(-1)).toBe('not alike');
   expect(page.count).toMatch(/^\d+ of \d+ alike/);
   expect(page.bows[1]).toContain('Sheet 1 of ticket 1');
+  expect(told(page)).toMatchSnapshot();
+});
+
+/** A model whose numbers were others by so much. */
+const modelBy = (by: Partial<Record<SetupKey, number>>): ModelBow => ({
+  ...model,
+  values: model.values.map((value) =>
+    value.si === null ? value : { ...value, si: value.si + (by[value.key as SetupKey] ?? 0) },
+  ),
+});
+const CAMS_APART = aBow({
+  ...{ camSystem: 'single', letOff: 0.65, braceHeightMm: mm(150), axleToAxleMm: mm(700) },
+  ...{ maxPeakN: newton(170), minPeakN: newton(120), maxTurns: turns(8) },
+  modules: [{ label: 'A', drawLengthMm: mm(660) }],
+});
+
+describe('all that is said of two bows, as it was when somebody last read it', () => {
+  test.each<[string, ReturnType<typeof spare>]>([
+    ['alike', spare(FINISHED)],
+    ['nothing measured yet', spare([])],
+    ['without where the peep is', spare(without('peepTrueHeight', 'arrowMass'))],
+    ['the peep not in yet', spare(without('peepTrueHeight', 'peepHeight'))],
+    [
+      'longer, heavier, higher, further',
+      spare(FINISHED, {
+        like: modelBy({
+          ...{ drawLength: 6, peakWeight: 9, peepTrueHeight: 4, peepToPin: 18 },
+          ...{ nockingPoint: 2, arrowMass: 1.5, braceHeight: 5, arrowSpeed: 3, loop: 3 },
+        }),
+      }),
+    ],
+    [
+      'shorter, lighter, lower, nearer',
+      spare(FINISHED, {
+        like: modelBy({
+          ...{ drawLength: -5, peakWeight: -12, peepTrueHeight: -3, peepToPin: -25 },
+          ...{ nockingPoint: -2, arrowMass: -2, braceHeight: -4, arrowSpeed: -4, loop: -3 },
+        }),
+      }),
+    ],
+    [
+      'the peep raised, and read on this bow alone along the string',
+      spare(withOther('peepHeight', 130)),
+    ],
+    ['set to another length since', spare(withOther('drawLength', 712))],
+    ['another kind of bow', spare(FINISHED, { bow: CAMS_APART })],
+    [
+      'other parts',
+      spare(FINISHED, {
+        like: {
+          ...model,
+          parts: model.parts.map((part) => ({ ...part, label: `Other ${part.slot}` })),
+        },
+      }),
+    ],
+  ])('%s', (_, { snapshot, derived }) => {
+    expect(
+      told({
+        count: twinCount(twinRows(snapshot, derived)),
+        actions: twinActions(snapshot, derived),
+        rows: twinRows(snapshot, derived).filter(({ standing }) => standing !== 'same'),
+        unequal: unequalParts(snapshot, derived),
+        marks: twinMarks(snapshot, derived),
+      }),
+    ).toMatchSnapshot();
+  });
 });

@@ -1,3 +1,5 @@
+import { sheetPages } from '@/core/sheet';
+import { aSheet } from '@/core/testing/a-sheet';
 import { BlockWriter, MARGIN } from './block-writer';
 import { aDocument } from './testing/a-document';
 
@@ -158,4 +160,29 @@ test('words follow each other down the page by their height and a little room', 
   expect(two!.y - one!.y).toBeCloseTo(8.6 + 4, 6);
   // 300 letters of 4.3 points in 540 are three lines.
   expect(three!.y - two!.y).toBeCloseTo(3 * 8.6 + 4, 6);
+});
+
+test('the record and what the archer is told, all of it, as it was when somebody last looked at the pages', () => {
+  const { doc, page } = aDocument();
+  const sheet = aSheet();
+  const { two, three } = sheetPages(sheet, { prices: true, when: (at) => at.slice(0, 10) });
+  const writer = new BlockWriter(doc, 'Ticket 1001', new Map([[1, Uint8Array.of(1)]]));
+  writer.begin('The record');
+  two.forEach((block) => writer.block(block));
+  writer.block({
+    ...{ id: 'photos', title: 'Photographs', parts: [], rows: [], note: 'Three are kept.' },
+    photos: [
+      { id: 1, width: 1600, height: 1200, text: 'The cam at full draw' },
+      { id: 2, width: 900, height: 1600, text: 'one that is not there' },
+      { id: 1, width: 400, height: 400, text: 'a third' },
+    ],
+  } as never);
+  writer.begin('For the archer');
+  three.forEach((block) => writer.block(block));
+  writer.words('Come back in spring.');
+  writer.signatures(['Archer', 'Shop'], {
+    ...{ name: 'A. Ruusu', at: '2026-11-24T16:00:00.000Z' },
+    ...{ path: 'M0 0L10 10', width: 300, height: 120 },
+  } as never);
+  expect(page()).toMatchSnapshot();
 });

@@ -3,6 +3,7 @@ import { sheetPages, type SheetDocument } from '@/core/sheet';
 import { aSheet } from '@/core/testing/a-sheet';
 import { pageOne, PAGE_ONE_MARGIN, PAGE_ONE_FOOT } from './page-one';
 import { newPaper } from './paper';
+import { aDocument } from './testing/a-document';
 
 const plain = aSheet();
 
@@ -154,5 +155,17 @@ describe.each(['A4', 'LETTER'] as const)('what is written on %s', (paper) => {
         .map((b) => [a.text, b.text]),
     );
     expect(clashes).toEqual([]);
+  });
+});
+
+describe('all of it, as it was when somebody last looked at the page', () => {
+  test.each([
+    ['a bow that was on the lane again', { ...full(REAR, 15), openReason: 'one reading open' }],
+    ['all a bow can have', full([], 23)],
+  ] as const)('%s', (_, sheet) => {
+    const { doc, page } = aDocument();
+    const laid = pageOne(doc, sheet, sheetPages(sheet, { prices: true, when: String }));
+    expect(laid).toMatchSnapshot();
+    expect(page()).toMatchSnapshot();
   });
 });

@@ -1,23 +1,11 @@
 import { slopeTable } from '../../flight';
-import { derive } from '../../job';
-import { aFinishedJob } from '../../testing/fixtures';
+import { aSheet } from '../../testing/a-sheet';
 import { gram, metre, mm, mps } from '../../units';
-import { sheetDocument, type SheetDocument } from '..';
 import { cardFaces, type CardFace } from './card';
 import { CARD_SIZES } from './card-ground';
 import { cardPair, cardSheet } from './card-sheet';
 
-const sheetOf = (): SheetDocument => {
-  const snapshot = aFinishedJob();
-  return sheetDocument(snapshot, derive(snapshot), {
-    revision: 1,
-    madeAt: '2026-11-24T16:00:00.000Z',
-    madeDay: '2026-11-24',
-    madeBy: 'T. Okoro',
-    openReason: null,
-  });
-};
-const sheet = sheetOf();
+const sheet = aSheet();
 const code = Array.from({ length: 97 }, (_, r) =>
   Array.from({ length: 97 }, (_u, c) => ((r + c) % 3 === 0 ? '1' : '0')).join(''),
 );

@@ -1,22 +1,11 @@
-import { derive } from '../../job';
 import { REGISTRY } from '../../setup';
-import { aBow, aFinishedJob } from '../../testing/fixtures';
-import { sheetDocument, type SheetDocument } from '..';
+import { aSheet } from '../../testing/a-sheet';
+import { aBow } from '../../testing/fixtures';
 import { CODE_BYTES } from './code-fields';
 import { codeText } from './code-text';
 import { readCode } from './read-code';
 
-const sheetOf = (): SheetDocument => {
-  const snapshot = aFinishedJob();
-  return sheetDocument(snapshot, derive(snapshot), {
-    revision: 2,
-    madeAt: '2026-11-24T16:00:00.000Z',
-    madeDay: '2026-11-24',
-    madeBy: 'T. Okoro',
-    openReason: null,
-  });
-};
-const sheet = sheetOf();
+const sheet = aSheet({ revision: 2 });
 const bytes = (text: string) => Buffer.byteLength(text);
 const reasonOf = (text: string) => {
   const read = readCode(text);

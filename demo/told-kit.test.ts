@@ -1,0 +1,77 @@
+import type { Db } from '@/data/db';
+import { allJobs } from '@/data/jobs';
+import { allItems } from '@/data/stock';
+import { derive, type JobSnapshot } from '@/core/job';
+import { checkKit, KIT_LINES, objections, type KitContext } from '@/core/kit';
+import { told } from '@/core/testing/told';
+import { gram, metre, newton } from '@/core/units';
+import { pretendNow } from '@/server/clock';
+import { loadSnapshot } from '@/server/load-snapshot';
+import { frontierFor, packagesFor } from '@/server/packages';
+import { demoDb } from '@/server/testing/demo-db';
+
+/* What the rules say of every part on the shelves, and the packages for other purses, kept as in told.test.ts. */
+const NOW = new Date('2026-11-24T10:20:00+01:00');
+let db: Db;
+const jobs = new Map<string, JobSnapshot>();
+beforeAll(() => {
+  pretendNow(NOW);
+  db = demoDb();
+  pretendNow(NOW);
+  for (const { id } of allJobs(db)) {
+    const snapshot = loadSnapshot(id, db)!;
+    jobs.set(snapshot.archer.name.split(' ')[0]!, snapshot);
+  }
+});
+afterAll(() => {
+  pretendNow(null);
+  db.close();
+});
+
+const CONTEXTS: readonly [string, Partial<KitContext>][] = [
+  ['as it is', {}],
+  [
+    'a learner who wants to shoot far in the dusk, without electronics',
+    { learner: true, furthestM: metre(70), lowLight: true, electronicsForbidden: true },
+  ],
+  ['a strong archer, weighed lighter', { peakN: newton(290), weighedN: newton(230) }],
+  [
+    'a light bow for hunting at short range',
+    { massLimitG: gram(600), furthestM: metre(25), purpose: 'hunting', release: 'thumb' },
+  ],
+  ['nothing known of the archer', { drawLengthMm: null, peakN: null, furthestM: null }],
+  ['other lines drawn by the shop', { lines: { ...KIT_LINES, thirdAxisPastM: metre(10) } }],
+];
+
+describe.each(['Bettina', 'Teodor', 'Ove', 'Casimir'])('parts for %s', (name) => {
+  test.each(CONTEXTS)('%s', (_, changes) => {
+    const context = { ...derive(jobs.get(name)!).kitContext, ...changes };
+    const against = allItems(db).flatMap((item) =>
+      objections(item, context).map(
+        ({ rule, reason, by }) =>
+          `${item.id}, ${rule.id}: ${reason}${by === undefined ? '' : ` (${by.toPrecision(4)})`}`,
+      ),
+    );
+    const kit = checkKit(context).map(({ rule, verdict, reason }) =>
+      `${rule.id} ${verdict} ${reason}`.trim(),
+    );
+    expect(told({ kit, against })).toMatchSnapshot();
+  });
+});
+
+describe.each(['Bettina', 'Ove', 'Casimir'])('packages for %s', (name) => {
+  test.each([null, 30_000, 90_000, 160_000, 400_000])('with %p cents', async (cents) => {
+    const { id } = jobs.get(name)!.job;
+    db.prepare('UPDATE job SET budget_cents = ? WHERE id = ?').run(cents, id);
+    const { packages, ...rest } = await packagesFor(id, db);
+    const short = packages.map(({ parts, ...one }) => ({
+      ...one,
+      parts: parts.map(({ item, runnerUp, ...part }) => ({
+        ...part,
+        item: item.id,
+        runnerUp: runnerUp && { ...runnerUp, item: runnerUp.item?.id ?? null },
+      })),
+    }));
+    expect(told({ ...rest, short, frontier: await frontierFor(id, db) })).toMatchSnapshot();
+  });
+});
