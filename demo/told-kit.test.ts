@@ -8,6 +8,7 @@ import { gram, metre, newton } from '@/core/units';
 import { pretendNow } from '@/server/clock';
 import { loadSnapshot } from '@/server/load-snapshot';
 import { frontierFor, packagesFor } from '@/server/packages';
+import { stopSolver } from '@/server/solver';
 import { demoDb } from '@/server/testing/demo-db';
 
 /* What the rules say of every part on the shelves, and the packages for other purses, kept as in told.test.ts. */
@@ -23,9 +24,10 @@ beforeAll(() => {
     jobs.set(snapshot.archer.name.split(' ')[0]!, snapshot);
   }
 });
-afterAll(() => {
+afterAll(async () => {
   pretendNow(null);
   db.close();
+  await stopSolver();
 });
 
 const CONTEXTS: readonly [string, Partial<KitContext>][] = [
@@ -59,19 +61,50 @@ describe.each(['Bettina', 'Teodor', 'Ove', 'Casimir'])('parts for %s', (name) =>
   });
 });
 
+const short = async (id: string) => {
+  const { packages, ...rest } = await packagesFor(id, db);
+  const lean = packages.map(({ parts, ...one }) => ({
+    ...one,
+    parts: parts.map(({ item, runnerUp, ...part }) => ({
+      ...part,
+      item: item.id,
+      runnerUp: runnerUp && { ...runnerUp, item: runnerUp.item?.id ?? null },
+    })),
+  }));
+  return { ...rest, packages: lean, frontier: await frontierFor(id, db) };
+};
+
 describe.each(['Bettina', 'Ove', 'Casimir'])('packages for %s', (name) => {
+  const set = (column: string, value: number | string | null) =>
+    db.prepare(`UPDATE job SET ${column} = ? WHERE id = ?`).run(value, jobs.get(name)!.job.id);
+  const weigh = (massLimitG: number | null) =>
+    db
+      .prepare(
+        "UPDATE job SET kit_wishes_json = json_set(kit_wishes_json, '$.massLimitG', ?) WHERE id = ?",
+      )
+      .run(massLimitG, jobs.get(name)!.job.id);
+  afterEach(() => {
+    const { budgetCents, furthestM, promisedDay, kitWishes } = jobs.get(name)!.job;
+    set('budget_cents', budgetCents);
+    set('furthest_m', furthestM);
+    set('promised_day', promisedDay);
+    weigh(kitWishes.massLimitG);
+  });
+
   test.each([null, 30_000, 90_000, 160_000, 400_000])('with %p cents', async (cents) => {
-    const { id } = jobs.get(name)!.job;
-    db.prepare('UPDATE job SET budget_cents = ? WHERE id = ?').run(cents, id);
-    const { packages, ...rest } = await packagesFor(id, db);
-    const short = packages.map(({ parts, ...one }) => ({
-      ...one,
-      parts: parts.map(({ item, runnerUp, ...part }) => ({
-        ...part,
-        item: item.id,
-        runnerUp: runnerUp && { ...runnerUp, item: runnerUp.item?.id ?? null },
-      })),
-    }));
-    expect(told({ ...rest, short, frontier: await frontierFor(id, db) })).toMatchSnapshot();
+    set('budget_cents', cents);
+    expect(told(await short(jobs.get(name)!.job.id))).toMatchSnapshot();
+  });
+  test.each<[string, () => void]>([
+    ['light, whatever it costs', () => [set('budget_cents', null), weigh(450)]],
+    ['light, for little money', () => [set('budget_cents', 130_000), weigh(420)]],
+    ['far, tomorrow', () => [set('furthest_m', 90), set('promised_day', '2026-11-25')]],
+    [
+      'tomorrow, for little money',
+      () => [set('budget_cents', 110_000), set('promised_day', '2026-11-25')],
+    ],
+  ])('%s', async (_, wish) => {
+    wish();
+    expect(told(await short(jobs.get(name)!.job.id))).toMatchSnapshot();
   });
 });

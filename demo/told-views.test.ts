@@ -14,6 +14,7 @@ import { findParts } from '@/server/part-stock';
 import { registerFile, registerView } from '@/server/register';
 import { loadDelivery } from '@/server/sheets';
 import { bowsFor } from '@/server/stock';
+import { stopSolver } from '@/server/solver';
 import { demoDb } from '@/server/testing/demo-db';
 import { todayView } from '@/server/today-view';
 
@@ -29,9 +30,10 @@ beforeAll(() => {
   for (const { id, archerId } of allJobs(db))
     ids.set(knownArcher(archerId, db).archer.name.split(' ')[0]!, id);
 });
-afterAll(() => {
+afterAll(async () => {
   pretendNow(null);
   db.close();
+  await stopSolver();
 });
 const id = (name: string) => ids.get(name)!;
 

@@ -1,3 +1,4 @@
+import { seeded } from '../numerics';
 import { matchSet, SET_TOLERANCE_G } from '.';
 
 describe('arrows that belong together', () => {
@@ -45,4 +46,38 @@ describe('arrows that belong together', () => {
   ])('%j, %p wanted, is refused: %s', (masses, wanted, reason) =>
     expect(matchSet(masses, wanted === undefined ? {} : { wanted })).toMatchObject({ reason }),
   );
+});
+
+test('of every set the window that trying all of them finds', () => {
+  const random = seeded(11);
+  for (let trial = 0; trial < 300; trial++) {
+    const n = 2 + Math.floor(random() * 8);
+    // In steps of a twentieth: equals happen.
+    const masses = Array.from({ length: n }, () => (480 + Math.floor(random() * 12)) / 20);
+    const wanted = random() < 0.5 ? undefined : 1 + Math.floor(random() * n);
+    const answer = matchSet(masses, wanted === undefined ? {} : { wanted });
+    if (!answer.ok) throw new Error(answer.message);
+    const mean = masses.reduce((a, b) => a + b) / n;
+    const sorted = masses
+      .map((mass, i) => ({ mass, i }))
+      .sort((a, b) => a.mass - b.mass || a.i - b.i);
+    const windows = sorted.flatMap((_, from) =>
+      sorted.slice(from).map((__, more) => sorted.slice(from, from + more + 1)),
+    );
+    const spread = (all: typeof sorted) => all.at(-1)!.mass - all[0]!.mass;
+    const off = (all: typeof sorted) => Math.abs((all[0]!.mass + all.at(-1)!.mass) / 2 - mean);
+    const allowed = windows.filter((all) =>
+      wanted === undefined ? spread(all) <= SET_TOLERANCE_G + 1e-9 : all.length === wanted,
+    );
+    const size = Math.max(...allowed.map((all) => all.length));
+    const largest = allowed.filter((all) => all.length === size);
+    const least = Math.min(...largest.map(spread));
+    const tightest = largest.filter((all) => spread(all) < least + 1e-9);
+    const nearest = Math.min(...tightest.map(off));
+    const kept = answer.keep.map((i) => masses[i]!);
+    expect(kept).toHaveLength(size);
+    expect(Math.max(...kept) - Math.min(...kept)).toBeCloseTo(least, 9);
+    expect(Math.abs((Math.max(...kept) + Math.min(...kept)) / 2 - mean)).toBeCloseTo(nearest, 9);
+    expect(answer.keptMeanG).toBeCloseTo(kept.reduce((a, b) => a + b) / size, 9);
+  }
 });

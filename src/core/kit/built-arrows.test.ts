@@ -120,6 +120,8 @@ test('many builds, as they were when somebody last read them', () => {
       built({ shaftId: 'shaft-halm-34', insertId: 'insert-messing' }),
       built({}, { peakN: newton(265), weighedN: newton(228) }),
       built({}, { drawLengthMm: mm(690), restAheadMm: mm(20) }),
+      built({}, { bow: null, weighedN: newton(228) }),
+      built({}, { weighedN: null }),
       built({}, { bow: aBow(left), overhangMm: mm(40) }),
       firstChoice(ALL, GROUND, 'A'),
       firstChoice(ALL, { ...GROUND, peakN: newton(140) }, 'B'),

@@ -81,4 +81,22 @@ describe('what is not as on the revision before', () => {
     };
     expect(sheetChanges(reworded, first)).toEqual([]);
   });
+  test('another bow, no bow, no marks: each said once, and none of it is within anything', () => {
+    const bowless = { ...first, bow: null };
+    const other = { ...first, bow: { ...first.bow!, name: 'Another 33' } };
+    const of = (before: SheetDocument, after: SheetDocument, key: string) =>
+      sheetChanges(before, after).filter((change) => change.key === key);
+    expect(of(first, first, 'bow')).toEqual([]);
+    expect(of(first, other, 'bow')).toMatchObject([
+      { name: 'Bow', to: expect.stringContaining('Another 33'), within: false },
+    ]);
+    expect(of(first, bowless, 'bow')).toMatchObject([{ to: null, within: false }]);
+    expect(of(bowless, first, 'bow')).toMatchObject([{ from: null, within: false }]);
+    expect(of(first, { ...first, marks: null }, 'marks')).toEqual([
+      { key: 'marks', name: 'Sight marks', from: 'counted from 18 m', to: null, within: false },
+    ]);
+    expect(of({ ...first, marks: null }, { ...first, marks: null }, 'marks')).toEqual([]);
+    const nearer = { ...first, marks: { ...first.marks!, firstM: 20, firstText: '20 m' } };
+    expect(of(first, nearer, 'marks')).toMatchObject([{ to: 'counted from 20 m', within: false }]);
+  });
 });

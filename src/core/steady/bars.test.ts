@@ -1,9 +1,9 @@
-import { historyOf } from '../setup';
-import { aBow, anItem, aPart, kitOf } from '../testing/fixtures';
+import { historyOf, type Reading } from '../setup';
+import { aBow, anItem, aPart, aReading, kitOf } from '../testing/fixtures';
 import { degree, gram, mm, newtonMm } from '../units';
 import { NO_BARS, type Bars, type BarSet } from '../balance';
 import type { Place } from '../bow';
-import { bareBow, barMoves, barsInStock, otherMass, partsOnBow, place } from '.';
+import { bareBow, barMoves, barsInStock, mountedBars, otherMass, partsOnBow, place } from '.';
 import { barsOfKit } from './bar-stock';
 
 const bow = aBow({
@@ -139,4 +139,57 @@ test('bars of the kit are mounted each in its own thread, the rear one half way 
   // Without the bar there is none, whatever mount there is.
   const { rearBar: _rear, ...without } = kit;
   expect(barsOfKit(barsInStock(items, without), without, bow).rear).toBeNull();
+});
+
+describe('what was mounted, and what was read of it since', () => {
+  const two = { id: 'coarse', name: 'coarse', massG: gram(30), count: 2 };
+  const slide = { id: 'slide', name: 'slide', massG: gram(160) };
+  const set = {
+    ...bar('wide', two),
+    ...{ mount: slide, downDeg: degree(10), sideDeg: degree(20), slideMm: mm(15) },
+  } as unknown as BarSet;
+  const noted = (key: 'frontBar' | 'rearBar', seq: number, of: BarSet | null) =>
+    aReading(seq, key, null, { choice: 'a bar', data: { kind: 'bar', set: of } });
+  const standing = (...more: Reading[]) => mountedBars(historyOf(more));
+
+  test('nobody noted any: not known; none on one side: none there', () => {
+    expect(standing()).toBeNull();
+    expect(standing(noted('rearBar', 1, set))).toEqual({ front: null, rear: set });
+    expect(standing(noted('frontBar', 1, set), noted('rearBar', 2, null))).toEqual({
+      front: set,
+      rear: null,
+    });
+  });
+  test('what was read after it counts, what was read before does not', () => {
+    const later = [
+      ...[
+        aReading(5, 'rearBarDown', 20),
+        aReading(6, 'rearBarSide', 40),
+        aReading(7, 'rearBarSlide', 30),
+      ],
+      aReading(8, 'rearDiscs', 3.2),
+    ];
+    expect(standing(noted('rearBar', 4, set), ...later)!.rear).toEqual({
+      ...set,
+      ...{ downDeg: 20, sideDeg: 40, slideMm: 30, discs: { ...two, count: 3 } },
+    });
+    expect(standing(...later, noted('rearBar', 9, set))!.rear).toEqual(set);
+    // A bar in front is turned to no side and slid nowhere.
+    expect(standing(noted('frontBar', 4, set), ...later)!.front).toEqual(set);
+    expect(
+      standing(
+        noted('frontBar', 4, set),
+        aReading(5, 'frontBarDown', 12),
+        aReading(6, 'frontDiscs', 1),
+      )!.front,
+    ).toMatchObject({ downDeg: 12, discs: { count: 1 } });
+  });
+  test('no disc is none; of a bar that had none nothing is made up', () => {
+    const none = [noted('rearBar', 4, set), aReading(5, 'rearDiscs', 0)];
+    expect(standing(...none)!.rear!.discs).toBeNull();
+    const bare = { ...set, discs: null };
+    expect(
+      standing(noted('rearBar', 4, bare), aReading(5, 'rearDiscs', 2))!.rear!.discs,
+    ).toBeNull();
+  });
 });

@@ -1,6 +1,7 @@
 import { historyOf, type Reading } from '../setup';
 import type { Slot } from '../kit';
 import { aBow, anItem, aPart, aReading, kitOf } from '../testing/fixtures';
+import { told } from '../testing/told';
 import { degree, gram, kgMm2, mm, newtonMm, STANDARD_GRAVITY } from '../units';
 import { massProperties, NO_BARS, reactionOf, REACTIONS, type Bars, type BarSet } from '../balance';
 import {
@@ -534,4 +535,58 @@ test('a bow whose sheet names no thread has its front one from the drawing, said
   expect(plain.assumed).toBe(true);
   expect(plain.threads.map(({ spot }) => spot)).toEqual(['front', 'rear']);
   expect(threadsOf(bow).assumed).toBe(false);
+});
+
+describe('all that is said of bars, as it was when somebody last read it', () => {
+  const rail = anItem(
+    'barMount',
+    {
+      kind: 'slide',
+      sideMostDeg: degree(50),
+      sideNotchDeg: degree(10),
+      downMostDeg: degree(40),
+      downNotchDeg: degree(10),
+      slideMm: mm(60),
+      outMm: mm(24),
+    },
+    { id: 'rail', massG: gram(160), priceCents: 12900, stock: 1 },
+  );
+  const more = barsInStock([...items, rail], {});
+  test.each<[string, Partial<BarQuestion>]>([
+    ['what there is', {}],
+    ['a mount on a rail as well', { stock: more }],
+    ['light', { massLimitG: 2500 }],
+    ['short', { lengthLimitMm: 260 }],
+    ['shorter than any bar', { lengthLimitMm: 50 }],
+    ['nothing in stock', { stock: barsInStock([], {}) }],
+    [
+      'nothing in stock, and a class with a limit',
+      { stock: barsInStock([], {}), lengthLimitMm: 300 },
+    ],
+    [
+      'a bow that wants to roll',
+      { neutral: { neutralRollNmm: 160 as never, neutralPitchNmm: -300 as never } },
+    ],
+    ['for the left hand', { bow: aBow({ ...bow, hand: 'left' }) }],
+  ])('offers: %s', (_, changes) => {
+    expect(told(barOffers(question(changes)))).toMatchSnapshot();
+  });
+  test('next to what is mounted, from the lightest to the steadiest', () => {
+    const asked = question({ stock: more });
+    const found = barOffers(asked);
+    if (!found.ok) throw new Error(found.message);
+    const ground = {
+      hand: bow.hand,
+      bare: bareBow(history(), bow),
+      others: [],
+      stock: more,
+      neutral: asked.neutral,
+      sayLength: (length: number) => `${length} mm`,
+    };
+    const said = found.offers.map(({ bars }) => ({
+      moves: barMoves(bars, ground).map(({ bars: _then, ...move }) => move),
+      from: found.offers.map((other) => stepsBetween(other.bars, bars)),
+    }));
+    expect(told(said)).toMatchSnapshot();
+  });
 });

@@ -141,6 +141,19 @@ describe('single bows', () => {
     expect(pieceBySerial(db, 'FJ-1')!.leftWith).toBe(first.job.id);
   });
 
+  test('stays what it is while a ticket has it; its note may change', () => {
+    save();
+    const seen = cells();
+    expect(save({ condition: 'loan', price_eur: '' }, seen).condition).toBe('loan');
+    save({}, cells({ condition: 'loan', price_eur: '' }));
+    const one = job('Eins');
+    takeBow(one, { serial: 'FJ-1', fromStock: true });
+    const problem = problemOf(() => save({ condition: 'loan', price_eur: '' }, seen));
+    expect(problem.reason).toBe('piece-held');
+    expect(problem.message).toContain(`Ticket ${one.job.number} has it: it stays used`);
+    expect(save({ note: 'string new in June' }, seen).note).toBe('string new in June');
+  });
+
   test('a loan bow costs nothing, is out until it is back, and is no new one', () => {
     save({ condition: 'loan', price_eur: '' });
     const one = job('Eins');

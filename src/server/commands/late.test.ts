@@ -256,6 +256,27 @@ describe('two tablets that say different things', () => {
     job = late(group('40 m', '18 mm'), { from: job, ageS: 60 });
     expect(job.readings.at(-1)!.key).toBe('markShot');
   });
+  test('two pins for one distance meet, pins for two distances do not', () => {
+    const shot = (distance: string, pinDrop?: string) => ({
+      name: 'takeGroup',
+      distance,
+      hits: [
+        { rightMm: 8, upMm: 3 },
+        { rightMm: -5, upMm: 9 },
+        { rightMm: -3, upMm: -11 },
+      ],
+      ...(pinDrop ? { pinDrop } : {}),
+    });
+    send(shot('20 m'));
+    const seen = job;
+    minute(5);
+    send(shot('40 m', '18 mm'));
+    minute(30);
+    const problem = problemOf(() => late(shot('40 m', '21 mm'), { from: seen, ageS: 60 }));
+    expect(problem.more.meets).toHaveLength(1);
+    job = late(shot('55 m', '30 mm'), { from: seen, ageS: 60 });
+    expect(job.readings.filter(({ key }) => key === 'markShot')).toHaveLength(2);
+  });
   test('answers: another one of the same field is asked about, of another field not', () => {
     const seen = job;
     send({ name: 'setAnswers', job: { notes: 'from the desk', furthestM: 50 } });

@@ -41,7 +41,7 @@ const mount = (front: object | null, rear: object | null = null): JobSnapshot =>
 const values = ({ readings }: JobSnapshot) =>
   Object.fromEntries(
     readings
-      .filter(({ key }) => /^(front|rear)(Bar|Discs)/.test(key) || key === 'quiverState')
+      .filter(({ key }) => /^(front|rear)(Bar|Discs)/.test(key))
       .map(({ key, si, choice, entered }) => [key, `${si} ${choice} ${entered}`]),
   );
 

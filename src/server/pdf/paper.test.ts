@@ -1,4 +1,6 @@
-import { drawItem, tapeRule } from './paper';
+import { cardFaces, cardPair, sheetSketch } from '@/core/sheet';
+import { aSheet } from '@/core/testing/a-sheet';
+import { drawItem, drawSketch, tapeRule } from './paper';
 import { aDocument } from './testing/a-document';
 
 /** An inch is 72 points and 25.4 mm: 127 mm are 360 points. */
@@ -47,4 +49,12 @@ test('the tape’s rule has 64 ticks over its width, each eighth the longest', (
   expect(from.map(([x]) => x)).toEqual(Array.from({ length: 65 }, (_, i) => 36 + 5 * i));
   const long = to.map(([, y]) => y! - 100);
   expect(long.slice(0, 9)).toEqual([5, 2, 2, 2, 3.5, 2, 2, 2, 5]);
+});
+
+test('a card and the bow of its sheet, all of it, as it was when somebody last looked at them', () => {
+  const { doc, page } = aDocument();
+  const sheet = aSheet();
+  for (const item of cardPair(cardFaces(sheet, 'case', null)).items) drawItem(doc, item, 4, 6);
+  drawSketch(doc, sheetSketch(sheet, 100, 90)!, 20, 30);
+  expect(page()).toMatchSnapshot();
 });
