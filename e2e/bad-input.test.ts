@@ -29,7 +29,7 @@ describe('a measuring field', () => {
   });
 
   test.each([
-    ['nothing', '', 'Enter the arm span, for example 28 3/8'],
+    ['nothing', '', 'Enter the arm span, for example 65 3/8'],
     ['a word', 'long', '“long” is not a number'],
     ['below nothing', '-68', 'Too small for the arm span: possible is'],
     ['nought', '0', 'Too small for the arm span'],

@@ -25,7 +25,7 @@ function step(name, work) {
 function jest(config) {
   const report = `var/jest-${config.replace(/\W/g, '-')}.json`;
   rmSync(report, { force: true });
-  const ok = run(bin('jest'), ['--config', config, '--json', `--outputFile=${report}`]);
+  const ok = run(bin('jest'), ['--ci', '--config', config, '--json', `--outputFile=${report}`]);
   try {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = JSON.parse(
       readFileSync(report, 'utf8'),

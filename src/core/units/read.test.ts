@@ -1,5 +1,5 @@
-import { read, type ReadOptions } from './read';
-import { METRIC_UNITS, TRADE_UNITS } from './types';
+import { read } from './read';
+import { METRIC_UNITS, TRADE_UNITS, type ReadOptions } from './types';
 import { write } from './write';
 
 const length: ReadOptions = { quantity: 'length', shop: TRADE_UNITS };
@@ -64,7 +64,7 @@ describe('reading what is typed at the bench', () => {
     expect(read('4 m', span)).toMatchObject({
       ok: false,
       code: 'tooLarge',
-      message: 'Too large for the arm span: possible is 35 7/16 in to 94 1/2 in.',
+      message: 'Too large for the arm span: possible is 35 7/16 in to 94 7/16 in.',
     });
     expect(read('-5', span)).toMatchObject({ code: 'tooSmall' });
     expect(read('0', span)).toMatchObject({ code: 'tooSmall' });

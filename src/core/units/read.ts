@@ -1,18 +1,7 @@
-import { type QuantityName, type ShopUnits, type UnitName } from './types';
+import { example } from './example';
+import type { QuantityName, ReadOptions, UnitName } from './types';
 import { findUnit, shopUnitFor, siPerUnit, unitsFor } from './unit-table';
 import { write } from './write';
-
-/** What may be typed: a quantity, the shop's units, and the limits (SI, inclusive). */
-export interface ReadOptions {
-  readonly quantity: QuantityName;
-  readonly shop: ShopUnits;
-  /** Unit of a number typed without one; the shop's own unit when absent. */
-  readonly bareUnit?: UnitName;
-  readonly min?: number;
-  readonly max?: number;
-  /** What the number is, for messages: "arm span". */
-  readonly what?: string;
-}
 
 type RefusalCode =
   | 'empty'
@@ -58,18 +47,6 @@ const VULGAR: Record<string, string> = {
 
 const refuse = (code: RefusalCode, message: string): Refusal => ({ ok: false, code, message });
 
-const example = (quantity: QuantityName): string =>
-  ({
-    length: '28 3/8, 28.375 in or 721 mm',
-    distance: '18 m or 20 yd',
-    force: '47 lb or 209 N',
-    mass: '390 gr or 25 g',
-    speed: '274 fps or 84 m/s',
-    angle: '1.5',
-    turns: '4 1/2',
-    time: '12',
-  })[quantity];
-
 /**
  * Reads a quantity as it is spoken at the bench: `28 3/8`, `28.375 in`, `721mm`, `72,1 cm`,
  * `47#`, `390gr`, `274 fps`, `5' 11 1/2"`. A comma is a decimal comma; a thousands separator
@@ -80,7 +57,7 @@ const example = (quantity: QuantityName): string =>
 export function read(text: string, options: ReadOptions): ReadResult {
   const entered = text.trim();
   if (entered === '') {
-    return refuse('empty', `Enter the ${noun(options)}, for example ${example(options.quantity)}.`);
+    return refuse('empty', `Enter the ${noun(options)}, for example ${example(options)}.`);
   }
   const normal = normalise(entered);
   const feetAndInches = readFeetAndInches(normal, options.quantity);
@@ -133,7 +110,7 @@ const NUMBER = /^([+-]?(?:\d+ \d+\/\d+|\d+\/\d+|\d*[.,]\d+|\d+[.,]?))\s*(.*)$/;
 
 function readNumberAndUnit(text: string, options: ReadOptions): Parsed | Refusal {
   const match = NUMBER.exec(text);
-  const say = `the ${noun(options)}, for example ${example(options.quantity)}`;
+  const say = `the ${noun(options)}, for example ${example(options)}`;
   if (!match) return refuse('notANumber', `“${text}” is not a number. Enter ${say}.`);
   const value = readNumber(match[1]!);
   if (typeof value !== 'number') return value;
@@ -187,9 +164,26 @@ function outOfRange(si: number, options: ReadOptions): Refusal | null {
   return null;
 }
 
-function rangeWords({ min, max, quantity, shop }: ReadOptions): string {
-  const low = min === undefined ? null : write(min, quantity, shop);
-  const high = max === undefined ? null : write(max, quantity, shop);
+/** Limits in the unit a number without one is taken to be in; what is named is possible itself. */
+function rangeWords(options: ReadOptions): string {
+  const { min, max } = options;
+  const low = min === undefined ? null : limitText(min, options, 1);
+  const high = max === undefined ? null : limitText(max, options, -1);
   if (low && high) return `possible is ${low} to ${high}`;
   return low ? `possible is ${low} or more` : `possible is ${high} or less`;
+}
+
+/** Written as the shop writes, rounded inwards: up to 10 1/4 in is no answer where 10 1/4 is too much. */
+function limitText(si: number, { quantity, shop, bareUnit }: ReadOptions, inwards: 1 | -1): string {
+  const each = siPerUnit(bareUnit ?? shopUnitFor(quantity, shop), quantity)!;
+  const say = (value: number) =>
+    bareUnit === undefined
+      ? write(value, quantity, shop)
+      : `${Number((value / each).toFixed(2))} ${bareUnit}`.replace('-', '−');
+  for (let step = 0; step <= 64; step++) {
+    const text = say(si + (inwards * step * each) / 64);
+    const back = read(text, { quantity, shop });
+    if (back.ok && inwards * (back.si - si) >= -EDGE) return text;
+  }
+  return say(si);
 }

@@ -103,3 +103,15 @@ export const METRIC_UNITS: ShopUnits = {
 
 /** Metres of the distance a shop speaks in. */
 export const metresPer = (unit: 'm' | 'yd'): number => (unit === 'yd' ? M_PER_YARD : 1);
+
+/** What may be typed: a quantity, the shop's units, and the limits (SI, inclusive). */
+export interface ReadOptions {
+  readonly quantity: QuantityName;
+  readonly shop: ShopUnits;
+  /** Unit of a number typed without one; the shop's own unit when absent. */
+  readonly bareUnit?: UnitName;
+  readonly min?: number;
+  readonly max?: number;
+  /** What the number is, for messages: "arm span". */
+  readonly what?: string;
+}

@@ -105,7 +105,7 @@ describe('the measuring field', () => {
     await userEvent.tab();
     expect(screen.queryByRole('alert')).toBeNull();
     await userEvent.click(take());
-    expect(screen.getByRole('alert')).toHaveTextContent('Enter the arm span, for example 28 3/8');
+    expect(screen.getByRole('alert')).toHaveTextContent('Enter the arm span, for example 65 3/8');
     expect(onTake).not.toHaveBeenCalled();
   });
   test('the pad types fractions and units', async () => {

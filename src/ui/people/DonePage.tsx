@@ -85,7 +85,7 @@ export function DonePage({
             {w.look}
           </Button>
         </form>
-        <Actions>
+        <Actions sx={{ mb: 2 }}>
           <a href="/api/v1/audit/file" download>
             {files.save}
           </a>
