@@ -299,6 +299,11 @@ describe('the bow', () => {
           true,
         ),
         off([mark('a', 'a', 'a')]),
+        rankDrawOff(
+          { bowIds: ['a', 'b', 'c'], speedCounts: true, marks: [mark('a', 'b', null)] },
+          { a: 80, c: 83 },
+        ),
+        rankDrawOff({ bowIds: ['a', 'b'], speedCounts: true, marks: [] }, {}),
         off([mark('a', 'x', 'a')]),
       ]),
     ).toMatchSnapshot();
@@ -433,6 +438,9 @@ describe('flight', () => {
           pinLayout(housing, at, drops, from === null ? null : mm(from)),
         ),
         close: pinLayout(housing, at, [0, 0.5, 1.3, 2, 60].map(mm)),
+        // All but no room: the first stands at the edge of its slot, the last at the other edge.
+        full: [39.3, 39.31].map((span) => pinLayout(housing, at.slice(0, 2), [mm(0), mm(span)])),
+        none: pinLayout(housing, at.slice(0, 1), [mm(0)], mm(60)),
         distances: [
           pinDistances(5, 20, 60),
           pinDistances(3, 18, 50),

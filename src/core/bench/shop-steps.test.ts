@@ -1,7 +1,6 @@
 import { aFinishedJob, aReading, aShop, FINISHED } from '../testing/fixtures';
 import { derive } from '../job';
 import { aSheet } from '../testing/a-sheet';
-import { readShift, shiftText, weekday } from '../calendar';
 import { NO_SHOP_STEPS, type OwnStep } from './own-steps';
 import { circleIn, stepFaults, templatesOf } from './shop-steps';
 import { countsAsWork, expectedMinutes } from './step-times';
@@ -222,27 +221,6 @@ describe('how long a step takes here', () => {
     );
     expect(plan.steps.find(({ id }) => id === 'loop')!.template.minutes).toBe(14);
   });
-});
-
-describe('working hours', () => {
-  test.each([
-    ['9-18', { from: 540, to: 1080 }],
-    ['9:30–17:15', { from: 570, to: 1035 }],
-    ['8.45 to 12', { from: 525, to: 720 }],
-    ['0–24', { from: 0, to: 1440 }],
-    ['', null],
-    ['off', null],
-    ['18-9', undefined],
-    ['9', undefined],
-    ['9-25', undefined],
-    ['9:75-12', undefined],
-    ['nine to five', undefined],
-  ])('“%s”', (text, shift) => {
-    expect(readShift(text)).toEqual(shift);
-    if (shift) expect(readShift(shiftText(shift))).toEqual(shift);
-  });
-  test('Monday is the first day', () =>
-    expect(['2026-11-23', '2026-11-24', '2026-11-29'].map(weekday)).toEqual([0, 1, 6]));
 });
 
 test('screws in words: key, how tight, locker, plastic', () => {

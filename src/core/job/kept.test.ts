@@ -133,3 +133,20 @@ test('the bows of a draw-off stand in their order; one that left the shop ends i
     { bow: null, axleToAxleMm: null, letOff: null },
   ]);
 });
+
+test.each<[string, number | null, number | null, [number | null, number | null]]>([
+  ['no goal, not weighed', null, null, [null, null]],
+  ['a goal, not weighed', 200, null, [200, null]],
+  ['weighed without a goal: that is what counts', null, 190, [190, null]],
+  ['weighed as the goal is, within a fiftieth', 190, 193, [190, null]],
+  ['weighed at another', 190, 200, [190, 200]],
+])('parts are judged by the weight to be set: %s', (_, goalN, weighedN, wanted) => {
+  const readings = FINISHED.filter(({ key }) => key !== 'peakWeight');
+  const weighed = weighedN === null ? [] : [aReading(900, 'peakWeight', weighedN, { si2: 6 })];
+  const job = aFinishedJob({
+    job: { peakTargetN: goalN },
+    rest: { readings: [...readings, ...weighed], fitReadings: [] },
+  });
+  const { peakN, weighedN: other } = derive(job).kitContext;
+  expect([peakN, other]).toEqual(wanted);
+});
