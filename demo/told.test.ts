@@ -25,6 +25,7 @@ import {
 } from '@/core/job';
 import { kitMassG } from '@/core/kit';
 import { jobTotal, quoteLines } from '@/core/quote';
+import { explainVisits } from '@/core/route';
 import { cardFaces, cardPair, sheetDocument, sheetPages, sheetSketch } from '@/core/sheet';
 import { barOffers, learned } from '@/core/steady';
 import { told } from '@/core/testing/told';
@@ -98,7 +99,10 @@ describe.each(NAMES)('of %s', (name) => {
     expect(told({ talk, stages, close: notToClose(snapshot) })).toMatchSnapshot();
   });
   test('the plan of work', () => {
-    expect(told(planTold(job()[1]))).toMatchSnapshot();
+    const [, derived] = job();
+    const { visits, steps } = derived.plan;
+    const why = explainVisits(visits, steps);
+    expect(told({ ...planTold(derived), why })).toMatchSnapshot();
   });
   test('the kit, and what it costs', () => {
     const [snapshot, derived] = job();

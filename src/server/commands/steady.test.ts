@@ -48,9 +48,7 @@ const values = ({ readings }: JobSnapshot) =>
 describe('bars that are mounted', () => {
   test('in front alone: its values say which, how it stands, how many discs; the other side is none', () => {
     const then = mount({ ...BAR, discId: 'weights-drei', discs: 2 });
-    expect(then.events[0]!.summary).toBe(
-      'Bars: Kantholz Stab 10 in front, 2 discs; no rear bar',
-    );
+    expect(then.events[0]!.summary).toBe('Bars: Kantholz Stab 10 in front, 2 discs; no rear bar');
     expect(values(then)).toMatchObject({
       frontBarDown: '0 null 0°',
       frontDiscs: '2 null 2',
@@ -67,9 +65,7 @@ describe('bars that are mounted', () => {
     expect(mount({ ...BAR, discId: 'weights-drei', discs: 1 }).events[0]!.summary).toContain(
       ', 1 disc;',
     );
-    expect(mount(BAR).events[0]!.summary).toBe(
-      'Bars: Kantholz Stab 10 in front; no rear bar',
-    );
+    expect(mount(BAR).events[0]!.summary).toBe('Bars: Kantholz Stab 10 in front; no rear bar');
     // Discs of a kind, and none of them, are no discs.
     expect(values(mount({ ...BAR, discId: 'weights-drei' }))).toMatchObject({
       frontDiscs: '0 null 0',

@@ -88,3 +88,18 @@ describe('what is no code is refused with why', () => {
     ['a novel', 'WAFFENRAD 1\n'.repeat(900), 'too-long'],
   ])('%s', (_, given, reason) => expect(reasonOf(given)).toBe(reason));
 });
+
+test('what is left out first as the marks grow more, as it was when somebody last read it', () => {
+  const row = sheet.marks!.rows[0]!;
+  const kept = [2, 6, 12, 24, 40, 60, 90, 140, 200].map((count) => {
+    const rows = Array.from({ length: count }, (_, i) => ({
+      ...row,
+      distanceM: 10 + i / 2,
+      belowFirstMm: 0.35 * i,
+    }));
+    const lines = codeText({ ...sheet, marks: { ...sheet.marks!, rows } })!.split('\n');
+    const marks = lines.find((line) => line.startsWith('marks')) ?? '';
+    return `${count}: ${lines.length} lines, ${marks.split(',').length} marks, ${lines.at(-2)}`;
+  });
+  expect(kept).toMatchSnapshot();
+});
