@@ -1,28 +1,20 @@
 import type { Db } from '@/data/db';
-import { allJobs } from '@/data/jobs';
 import { allItems } from '@/data/stock';
 import { derive, type JobSnapshot } from '@/core/job';
 import { checkKit, KIT_LINES, objections, type KitContext } from '@/core/kit';
 import { told } from '@/core/testing/told';
 import { gram, metre, newton } from '@/core/units';
 import { pretendNow } from '@/server/clock';
-import { loadSnapshot } from '@/server/load-snapshot';
 import { frontierFor, packagesFor } from '@/server/packages';
 import { stopSolver } from '@/server/solver';
-import { demoDb } from '@/server/testing/demo-db';
+import { demoAt, demoJobs } from '@/server/testing/demo-db';
 
 /* What the rules say of every part on the shelves, and the packages for other purses, kept as in told.test.ts. */
-const NOW = new Date('2026-11-24T10:20:00+01:00');
 let db: Db;
-const jobs = new Map<string, JobSnapshot>();
+let jobs: ReadonlyMap<string, JobSnapshot>;
 beforeAll(() => {
-  pretendNow(NOW);
-  db = demoDb();
-  pretendNow(NOW);
-  for (const { id } of allJobs(db)) {
-    const snapshot = loadSnapshot(id, db)!;
-    jobs.set(snapshot.archer.name.split(' ')[0]!, snapshot);
-  }
+  db = demoAt();
+  jobs = demoJobs(db);
 });
 afterAll(async () => {
   pretendNow(null);

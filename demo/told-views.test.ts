@@ -15,27 +15,20 @@ import { registerFile, registerView } from '@/server/register';
 import { loadDelivery } from '@/server/sheets';
 import { bowsFor } from '@/server/stock';
 import { stopSolver } from '@/server/solver';
-import { demoDb } from '@/server/testing/demo-db';
+import { demoAt, demoJobs } from '@/server/testing/demo-db';
 import { todayView } from '@/server/today-view';
 
 /* What the shop's pages say of the demo shop, kept as in told.test.ts. */
-const NOW = new Date('2026-11-24T10:20:00+01:00');
 let db: Db;
-const ids = new Map<string, string>();
 beforeAll(() => {
-  // The demo shop is of today, whenever that is: a day is set before and after it is filled.
-  pretendNow(NOW);
-  db = demoDb();
-  pretendNow(NOW);
-  for (const { id, archerId } of allJobs(db))
-    ids.set(knownArcher(archerId, db).archer.name.split(' ')[0]!, id);
+  db = demoAt();
 });
 afterAll(async () => {
   pretendNow(null);
   db.close();
   await stopSolver();
 });
-const id = (name: string) => ids.get(name)!;
+const id = (name: string) => demoJobs(db).get(name)!.job.id;
 
 /** Rows of a table of the shop's file, what is long in JSON opened; `by` where their order hangs on ids. */
 const table = (name: string, by = 'rowid') =>

@@ -1,5 +1,4 @@
 import type { Db } from '@/data/db';
-import { allJobs } from '@/data/jobs';
 import { allItems } from '@/data/stock';
 import {
   archerCautions,
@@ -31,26 +30,18 @@ import { barOffers, learned } from '@/core/steady';
 import { told } from '@/core/testing/told';
 import { metre } from '@/core/units';
 import { pretendNow } from '@/server/clock';
-import { loadSnapshot } from '@/server/load-snapshot';
-import { demoDb } from '@/server/testing/demo-db';
+import { demoAt, demoJobs } from '@/server/testing/demo-db';
 
 /*
  * What the program says of the demo shop's jobs, kept as it was when somebody last read it. It stands
  * beside the tables of the formulas, not for them: a difference is read before it is kept
  * (`npx jest demo/told -u`, then `git diff`).
  */
-const NOW = new Date('2026-11-24T10:20:00+01:00');
 let db: Db;
 const jobs = new Map<string, readonly [JobSnapshot, JobDerived]>();
 beforeAll(() => {
-  // The demo shop is of today, whenever that is: a day is set before and after it is filled.
-  pretendNow(NOW);
-  db = demoDb();
-  pretendNow(NOW);
-  for (const { id } of allJobs(db)) {
-    const snapshot = loadSnapshot(id, db)!;
-    jobs.set(snapshot.archer.name.split(' ')[0]!, [snapshot, derive(snapshot)]);
-  }
+  db = demoAt();
+  for (const [name, snapshot] of demoJobs(db)) jobs.set(name, [snapshot, derive(snapshot)]);
 });
 afterAll(() => {
   pretendNow(null);

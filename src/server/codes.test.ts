@@ -4,18 +4,15 @@ import type { Db } from '@/data/db';
 import { pretendNow } from './clock';
 import { jobsToCompare, readCodeText } from './codes';
 import { loadSheet } from './sheets';
-import { loadSnapshot } from './load-snapshot';
-import { demoDb } from './testing/demo-db';
+import { demoAt, demoJobs } from './testing/demo-db';
 import { problemOf } from './testing/problem-of';
 
 let db: Db;
 let id: string;
 let text: string;
 beforeAll(() => {
-  pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = demoDb();
-  pretendNow(new Date('2026-11-24T09:30:00Z'));
-  id = allJobs(db).find((job) => loadSnapshot(job.id, db)!.archer.name.startsWith('Aino'))!.id;
+  db = demoAt();
+  id = demoJobs(db).get('Aino')!.job.id;
   text = codeText(loadSheet(id, '1', db))!;
 });
 afterAll(() => {

@@ -149,6 +149,18 @@ describe('an entry sent later than it was made', () => {
   });
 });
 
+/** Three arrows at a distance, with the pin so far below the first one's place. */
+const group = (distance: string, pinDrop?: string) => ({
+  name: 'takeGroup',
+  distance,
+  hits: [
+    { rightMm: 8, upMm: 3 },
+    { rightMm: -5, upMm: 9 },
+    { rightMm: -3, upMm: -11 },
+  ],
+  ...(pinDrop ? { pinDrop } : {}),
+});
+
 describe('two tablets that say different things', () => {
   let before: JobSnapshot;
   const meet = () => {
@@ -238,16 +250,6 @@ describe('two tablets that say different things', () => {
   test('marks meet at the same distance alone', () => {
     const seen = job;
     minute(5);
-    const group = (distance: string, pinDrop?: string) => ({
-      name: 'takeGroup',
-      distance,
-      hits: [
-        { rightMm: 8, upMm: 3 },
-        { rightMm: -5, upMm: 9 },
-        { rightMm: -3, upMm: -11 },
-      ],
-      ...(pinDrop ? { pinDrop } : {}),
-    });
     send(group('20 m'));
     minute(30);
     const problem = problemOf(() => late(group('30 m'), { from: seen, ageS: 60 }));
@@ -257,24 +259,14 @@ describe('two tablets that say different things', () => {
     expect(job.readings.at(-1)!.key).toBe('markShot');
   });
   test('two pins for one distance meet, pins for two distances do not', () => {
-    const shot = (distance: string, pinDrop?: string) => ({
-      name: 'takeGroup',
-      distance,
-      hits: [
-        { rightMm: 8, upMm: 3 },
-        { rightMm: -5, upMm: 9 },
-        { rightMm: -3, upMm: -11 },
-      ],
-      ...(pinDrop ? { pinDrop } : {}),
-    });
-    send(shot('20 m'));
+    send(group('20 m'));
     const seen = job;
     minute(5);
-    send(shot('40 m', '18 mm'));
+    send(group('40 m', '18 mm'));
     minute(30);
-    const problem = problemOf(() => late(shot('40 m', '21 mm'), { from: seen, ageS: 60 }));
+    const problem = problemOf(() => late(group('40 m', '21 mm'), { from: seen, ageS: 60 }));
     expect(problem.more.meets).toHaveLength(1);
-    job = late(shot('55 m', '30 mm'), { from: seen, ageS: 60 });
+    job = late(group('55 m', '30 mm'), { from: seen, ageS: 60 });
     expect(job.readings.filter(({ key }) => key === 'markShot')).toHaveLength(2);
   });
   test('answers: another one of the same field is asked about, of another field not', () => {

@@ -1,20 +1,17 @@
 import type { JobSnapshot } from '@/core/job';
 import { told } from '@/core/testing/told';
-import { allJobs } from '@/data/jobs';
 import type { Db } from '@/data/db';
 import { pretendNow } from '../clock';
 import { loadSnapshot } from '../load-snapshot';
-import { demoDb } from '../testing/demo-db';
+import { demoAt, demoJobs } from '../testing/demo-db';
 import { problemOf } from '../testing/problem-of';
 import { runCommand } from '.';
 
 let db: Db;
 let id: string;
 beforeEach(() => {
-  pretendNow(new Date('2026-11-24T09:00:00Z'));
-  db = demoDb();
-  pretendNow(new Date('2026-11-24T09:30:00Z'));
-  id = allJobs(db).find((job) => loadSnapshot(job.id, db)!.archer.name.startsWith('Ilse'))!.id;
+  db = demoAt();
+  id = demoJobs(db).get('Ilse')!.job.id;
 });
 afterEach(() => {
   db.close();
