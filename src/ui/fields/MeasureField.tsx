@@ -20,6 +20,7 @@ import { FieldError, Key } from '../pieces/texts';
 import { WithFractions } from './Figure';
 import { Pad } from './Pad';
 import { padLayout, pressKey } from './pad-keys';
+import { useTypedBefore } from './useTypedBefore';
 import measureCss from './measure.module.css';
 
 /** Typing that rests this long is taken to be finished, and a mistake is said. */
@@ -55,6 +56,7 @@ export function MeasureField(props: MeasureFieldProps) {
   const id = useId();
   const entry = useEntry(props);
   const { text, result, wrong, setText } = entry;
+  useTypedBefore(id, (field) => setText(field.value));
   const layout = padLayout(
     options.quantity,
     options.shop,

@@ -3,6 +3,7 @@ import { useId } from 'react';
 import clsx from 'clsx';
 import type { ReadResult } from '@/core/units';
 import { FieldError } from '../pieces/texts';
+import { useTypedBefore } from './useTypedBefore';
 import measureCss from './measure.module.css';
 
 /** A number of a drawing, typed instead of tapped. */
@@ -34,6 +35,7 @@ export function SmallNumber({
 }) {
   const own = useId();
   const id = name ?? own;
+  useTypedBefore(id, (field) => onText(field.value));
   const wrong = !result.ok && text.trim().length > 1 ? result.message : '';
   return (
     <div>

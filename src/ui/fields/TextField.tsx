@@ -4,6 +4,7 @@ import FormHelperText from '@mui/material/FormHelperText';
 import Input, { type InputProps } from '@mui/material/Input';
 import InputLabel from '@mui/material/InputLabel';
 import NativeSelect from '@mui/material/NativeSelect';
+import { useTypedBefore } from './useTypedBefore';
 
 type Change = (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => void;
 
@@ -63,6 +64,7 @@ export function TextField({
   slotProps = {},
   ...rest
 }: TextFieldProps) {
+  useTypedBefore(id, (target) => onChange?.({ target } as ChangeEvent<HTMLInputElement>));
   const helpId = helperText ? `${id}-helper-text` : undefined;
   const shared = { id, value, onBlur, onKeyDown, autoFocus, inputRef, 'aria-describedby': helpId };
   return (

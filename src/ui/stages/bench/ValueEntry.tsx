@@ -8,6 +8,7 @@ import type { ValueState } from '@/core/route';
 import { Text } from '../../pieces/Text';
 import { Press } from '../../pieces/Press';
 import { WithFractions } from '../../fields/Figure';
+import { useTypedBefore } from '../../fields/useTypedBefore';
 import { whenText } from '../../fields/dates';
 import { MeasureField } from '../../fields/MeasureField';
 import { HowDrawing } from '../../drawings/HowDrawing';
@@ -149,6 +150,7 @@ function WordsEntry({
     put(next);
     setTrouble('');
   };
+  useTypedBefore('words-entry', (field) => setText(field.value));
   return (
     <form
       className={measureCss.measure}

@@ -8,6 +8,7 @@ import { Press } from '../../pieces/Press';
 import { bow as w } from '../../words';
 import { FieldError, Note } from '../../pieces/texts';
 import measureCss from '../../fields/measure.module.css';
+import { useTypedBefore } from '../../fields/useTypedBefore';
 import css from './TurnsField.module.css';
 
 const QUARTER = 0.25;
@@ -25,6 +26,7 @@ export function TurnsField({
   limit: number;
 }) {
   const id = useId();
+  useTypedBefore(id, (field) => onText(field.value));
   const result = read(text, options);
   const value = result.ok ? result.si : null;
   const put = (next: number) =>
