@@ -20,9 +20,16 @@ const GIVES_UP_MS = 60_000;
 /** What all askers of a server keep: they are one tablet, somebody is signed in at it. */
 const known = new Map<string, Promise<string>>();
 
+/** A connection that was kept may be shut by the server in that very moment: asked once more. */
+const entered = (url: string) =>
+  enterShop(url).catch((error: unknown) => {
+    if (!(error instanceof TypeError)) throw error;
+    return enterShop(url);
+  });
+
 /** Signed in, and again where that was lost; nobody where the shop’s file lets nobody in. */
 function cookieOf(url: string): Promise<string> {
-  const kept = known.get(url) ?? enterShop(url).then(cookieHeader);
+  const kept = known.get(url) ?? entered(url).then(cookieHeader);
   known.set(url, kept);
   return kept.catch(() => {
     known.delete(url);
