@@ -7,6 +7,7 @@ import {
 } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import pino from 'pino';
+import { turn, until } from '../testing/until';
 import { gate } from './gate';
 
 type Options = Parameters<typeof gate>[0];
@@ -76,7 +77,7 @@ const says = (text: string) => (_: IncomingMessage, response: ServerResponse) =>
   response.end(text);
   return Promise.resolve();
 };
-const logged = () => new Promise((done) => setTimeout(done, 20));
+const logged = (count: number) => until(() => entries.length === count);
 
 test('half a sign in an address is refused before anything else, with the reason', async () => {
   let asked = 0;
@@ -115,7 +116,7 @@ test('every request is logged by its route, with status and duration, and nothin
   await ask('/jobs/Nora?q=Beispiel', { cookie: 'name=Nora', 'user-agent': 'Tablet of Nora' });
   await ask('/jobs/broken');
   await ask('/jobs/%');
-  await logged();
+  await logged(3);
   expect(entries.map(({ level, route, status }) => [level, route, status])).toEqual([
     [30, '/jobs/[id]', 200],
     [50, '/jobs/[id]', 500],
@@ -170,7 +171,7 @@ describe('limits', () => {
 
 describe('the end', () => {
   test('answers on their way are waited for', async () => {
-    let finish = () => {};
+    let finish: (() => void) | null = null;
     const { close } = await open(
       (_, response) =>
         new Promise((done) => {
@@ -181,25 +182,27 @@ describe('the end', () => {
         }),
     );
     const answer = ask('/');
-    await logged();
+    await until(() => finish !== null);
     let closed = false;
     const closing = close().then(() => (closed = true));
-    await logged();
+    await turn();
     expect(closed).toBe(false);
-    finish();
+    finish!();
     expect((await answer).body).toBe('kept');
     await closing;
     expect(closed).toBe(true);
   });
 
   test('a device’s lines are not', async () => {
+    let asked = false;
     const { close } = await open((_, response) => {
       response.writeHead(200, { 'content-type': 'text/event-stream' });
       response.write('data: 1\n\n');
+      asked = true;
       return Promise.resolve();
     });
     ask('/').catch(() => undefined);
-    await logged();
+    await until(() => asked);
     await close();
   });
 
@@ -215,17 +218,21 @@ test('a fault of the application is a 500 with nothing of its inside, and stands
   const answer = await ask('/');
   expect(answer.status).toBe(500);
   expect(answer.body).not.toContain('inside');
-  await logged();
+  await logged(2);
   expect(JSON.stringify(entries)).toContain('inside');
 });
 
 test('who leaves before the answer stands in the log as gone', async () => {
-  await open(() => new Promise(() => undefined));
+  let asked = false;
+  await open(() => {
+    asked = true;
+    return new Promise(() => undefined);
+  });
   const { port } = server.address() as AddressInfo;
-  const asked = request({ host: '127.0.0.1', port, path: '/' });
-  asked.on('error', () => undefined).end();
-  await logged();
-  asked.destroy();
-  await logged();
+  const leaving = request({ host: '127.0.0.1', port, path: '/' });
+  leaving.on('error', () => undefined).end();
+  await until(() => asked);
+  leaving.destroy();
+  await logged(1);
   expect(entries).toMatchObject([{ route: '/', left: true }]);
 });
