@@ -27,7 +27,7 @@ const CORE_PURE = [
   { selector: "MemberExpression[object.name='performance']", message: 'Core has no clock.' },
 ];
 
-const TESTS = ['**/*.test.ts', '**/*.test.tsx', 'src/core/testing/**', 'src/server/testing/**'];
+const TESTS = ['**/*.test.ts', '**/*.test.tsx', 'src/{core,server,ui}/testing/**'];
 
 export default tseslint.config(
   { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'var/**', 'coverage/**'] },

@@ -52,7 +52,7 @@ export default {
       sandboxInjectedGlobals: [...GLOBALS, 'window', 'document'],
       testMatch: ['<rootDir>/src/ui/**/*.test.tsx'],
       setupFiles: ['<rootDir>/scripts/jsdom-setup.cjs'],
-      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom', '<rootDir>/scripts/jsdom-patience.cjs'],
     },
   ],
 };

@@ -87,6 +87,6 @@ export const areaZones = [...beside(CORE, 'core'), ...beside(UI, 'ui')];
 /** Made-up jobs and worked cases are the tests' own. */
 export const testingZone = {
   target: './src',
-  from: ['./src/core/testing', './src/server/testing'],
+  from: ['./src/core/testing', './src/server/testing', './src/ui/testing'],
   message: 'Fixtures are for tests.',
 };

@@ -58,6 +58,7 @@ const PLANTS = [
   ...between(UI, 'src/ui'),
   ...layers,
   plant('src/server', 'src/core/testing'),
+  plant('src/ui/frame', 'src/ui/testing'),
   ...['react', 'next/link', '@mui/material', 'better-sqlite3', 'node:fs', 'fs', 'crypto'].map(
     (name) => inCore(`import '${name}';`, 'no-restricted-imports'),
   ),
@@ -97,7 +98,7 @@ const RECORDS = '__snapshots__';
 const unlisted = [
   ['src', LAYERS.map(({ name }) => name)],
   ['src/core', [...CORE.flat(), 'testing', RECORDS]],
-  ['src/ui', UI.flat()],
+  ['src/ui', [...UI.flat(), 'testing']],
 ].flatMap(([path, names]) =>
   readdirSync(path, { withFileTypes: true })
     .filter((entry) => entry.isDirectory() && !names.includes(entry.name))

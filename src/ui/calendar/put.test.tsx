@@ -1,6 +1,7 @@
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { PlacedVisit } from '@/core/calendar';
+import { ownClock } from '../testing/own-clock';
 import type { Calendar } from './useCalendar';
 import { usePut } from './usePut';
 
@@ -47,10 +48,11 @@ test.each([
   ['Leave', 0],
   ['They agreed', 1],
 ])('past what was agreed it is asked: %s', async (answer, times) => {
+  const clock = ownClock();
   const { put, move } = shown({ from: 600, to: 720 });
   await move(visit(), 661);
   expect(put).not.toHaveBeenCalled();
-  await new Promise((resolve) => setTimeout(resolve, 600));
+  await clock.pass(450);
   await userEvent.click(screen.getByRole('button', { name: new RegExp(answer, 'i') }));
   expect(put).toHaveBeenCalledTimes(times);
 });

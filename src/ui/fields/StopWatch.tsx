@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import Button from '@mui/material/Button';
+import { actedAt } from '../pieces/acted-at';
 import { Text } from '../pieces/Text';
 import { fit as w } from '../words';
 import css from './StopWatch.module.css';
@@ -19,11 +20,11 @@ export function StopWatch({ onSeconds }: { onSeconds: (seconds: number | null) =
   }, [started]);
   const press = () => {
     if (started === null) {
-      setStarted(performance.now());
+      setStarted(actedAt());
       setSeconds(0);
       return;
     }
-    const held = Math.round((performance.now() - started) / 100) / 10;
+    const held = Math.round((actedAt() - started) / 100) / 10;
     setStarted(null);
     setSeconds(held);
     onSeconds(held);

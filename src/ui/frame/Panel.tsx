@@ -12,6 +12,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Close from '@mui/icons-material/Close';
+import { actedAt } from '../pieces/acted-at';
 import { frame } from '../words';
 
 /** So long after a question stands, taps and keys are not meant for it. */
@@ -19,16 +20,17 @@ const ANSWER_AFTER_MS = 400;
 
 /** Swallows taps and keys until a question has stood long enough to have been read. */
 function useAnswerGuard(question: boolean) {
-  const opened = useRef<number | null>(null);
+  const stands = useRef<number | null>(null);
   if (!question) return {};
   const early = (event: SyntheticEvent) => {
-    if (performance.now() - (opened.current ?? Infinity) >= ANSWER_AFTER_MS) return;
+    if (actedAt(event) - (stands.current ?? Infinity) >= ANSWER_AFTER_MS) return;
     event.preventDefault();
     event.stopPropagation();
   };
   return {
     ref: (node: HTMLElement | null) => {
-      if (node && opened.current === null) opened.current = performance.now();
+      // It stands from the frame on that shows it.
+      if (node) requestAnimationFrame(() => (stands.current ??= performance.now()));
     },
     onClickCapture: early,
     onKeyDownCapture: (event: SyntheticEvent & { key?: string; nativeEvent: Event }) => {

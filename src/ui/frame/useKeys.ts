@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useRef } from 'react';
+import { actedAt } from '../pieces/acted-at';
 
 const TYPING = 'input, textarea, select, [contenteditable="true"], [role="dialog"]';
 /** After `g` a digit goes to a stage for so long. */
@@ -30,7 +31,7 @@ const isEmptyMeasure = (target: EventTarget | null, key: string, anyKey = false)
 let goUntil = 0;
 
 /** `g` was pressed a moment ago: the next digit is a stage, not a number. */
-const isGoing = () => performance.now() < goUntil;
+const isGoing = () => actedAt() < goUntil;
 
 /**
  * Single keys while nothing is being typed; Escape leaves the field that has the keys. A held key acts
@@ -83,7 +84,7 @@ export function usePageKeys(): void {
       if (document.querySelector('[role="dialog"]')) return;
       if (isTyping(target) && !isEmptyMeasure(target, key)) return;
       if (key === 'g' && !event.repeat) {
-        goUntil = performance.now() + GO_MS;
+        goUntil = actedAt(event) + GO_MS;
         event.preventDefault();
         return;
       }

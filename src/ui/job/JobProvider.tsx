@@ -26,6 +26,7 @@ import { isConnected } from '../keep/connection';
 import { entryKey } from '../keep/new-key';
 import { waitingNow } from '../keep/outbox';
 import { post, type Trouble } from '../keep/post';
+import { actedAt } from '../pieces/acted-at';
 import { askShop } from '../keep/ask-shop';
 import { useWaitingEntries, withoutWaiting } from './useWaitingEntries';
 
@@ -204,8 +205,8 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
     (command: Command) => {
       // A double tap is one entry; undo and redo are meant as often as they are pressed.
       const text = JSON.stringify(command);
-      const twice =
-        before.current?.text === text && performance.now() - before.current.at < DOUBLE_TAP_MS;
+      const at = actedAt();
+      const twice = before.current?.text === text && at - before.current.at < DOUBLE_TAP_MS;
       if (twice && !OFTEN.includes(command.name)) return before.current!.result;
       setPending((n) => n + 1);
       const sent = queue.current.then(() => sendNow(command));
@@ -213,7 +214,7 @@ export function JobProvider({ initial, children }: { initial: JobSnapshot; child
       const result = sent.then((answer) =>
         answer?.reason === IS_ORDERED ? askFate(command, answer) : answer,
       );
-      before.current = { text, at: performance.now(), result };
+      before.current = { text, at, result };
       return result;
     },
     [askFate, sendNow],

@@ -20,6 +20,7 @@ import { nextStep } from '../stages/bench/next-step';
 import { TRADE_UNITS } from '@/core/units';
 import { JobProvider, useJob } from './JobProvider';
 import { type Trouble, post } from '../keep/post';
+import { ownClock } from '../testing/own-clock';
 import { mapLabels } from './map-parts';
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn() }) }));
@@ -142,6 +143,7 @@ describe('the job on a screen', () => {
           }
         : { status: 200, body: withVersion(5) };
     });
+    const clock = ownClock();
     show(withVersion(4));
     const put = {
       name: 'choosePart',
@@ -153,12 +155,12 @@ describe('the job on a screen', () => {
     let answer: Promise<Trouble | null> = Promise.resolve(null);
     act(() => void (answer = send(put)));
     expect(await screen.findByText('It comes on Wed 2 Dec.')).toBeInTheDocument();
-    await new Promise((resolve) => setTimeout(resolve, 450));
+    await clock.pass(450);
     await userEvent.click(screen.getByRole('button', { name: 'Cancel' }));
     expect(await answer).toMatchObject({ message: 'Nothing was changed.' });
     act(() => void (answer = send({ ...put, label: ' ' })));
     await screen.findByText('It comes on Wed 2 Dec.');
-    await new Promise((resolve) => setTimeout(resolve, 450));
+    await clock.pass(450);
     await userEvent.click(screen.getByRole('button', { name: 'It was called off' }));
     expect(await answer).toBeNull();
     expect(calls.at(-1)!.body).toMatchObject({ command: { ordered: 'calledOff' } });

@@ -68,8 +68,8 @@ test('undo waits for what is on its way and takes that back; pressed twice, two 
     void send({ name: 'setNotes', text: 'grips hard' } as never);
     undo();
     undo();
-    await new Promise((resolve) => setTimeout(resolve, 250));
   });
+  await waitFor(() => expect(sent).toHaveLength(3));
   expect(sent.map(({ command }) => [command.name, command.event])).toEqual([
     ['setNotes', undefined],
     ['undo', 2],

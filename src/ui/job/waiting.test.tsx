@@ -5,9 +5,11 @@ import { aBow, aReading, aShop, aSnapshot, someone } from '@/core/testing/fixtur
 import type { JobSnapshot } from '@/core/job';
 import { Shell } from '../frame/Shell';
 import { WaitingTag } from '../frame/WaitingTag';
+import { isConnected } from '../keep/connection';
 import { lookAtWaiting, takeOut } from '../keep/outbox';
 import type { Trouble } from '../keep/post';
 import { eraseSeen, writeSeen } from '../keep/waiting-store';
+import { ownClock } from '../testing/own-clock';
 import { LastValue } from './LastValue';
 import { JobProvider, useJob } from './JobProvider';
 
@@ -70,7 +72,9 @@ const show = async (initial: JobSnapshot) => {
         </Shell>,
       ),
   );
-  await act(() => new Promise((resolve) => setTimeout(resolve, 50)));
+  // The first look whether somebody answers, and what this tablet kept.
+  await waitFor(() => expect(isConnected()).toBe(answers !== null));
+  await act(async () => void (await lookAtWaiting()));
 };
 const take = (entered: string, more: object = {}) =>
   act(async () => {
@@ -79,7 +83,7 @@ const take = (entered: string, more: object = {}) =>
 const readings = () => screen.getByTestId('readings').textContent;
 const connect = async (with_: NonNullable<typeof answers>) => {
   answers = with_;
-  await act(() => new Promise((resolve) => setTimeout(resolve, 2500)));
+  await waitFor(() => expect(isConnected()).toBe(true));
 };
 
 test('without a connection a reading stands there, is called not sent, and is sent once there is one', async () => {
@@ -156,11 +160,11 @@ test('of the same version what was read later stands: settings of the shop are n
   };
   await writeSeen(read('2026-11-24T08:00:00.000Z', 'in16'));
   await show(read('2026-11-24T09:00:00.000Z', 'mm'));
-  expect(screen.getByText('152 mm')).toBeInTheDocument();
+  expect(await screen.findByText('152 mm')).toBeInTheDocument();
   // Kept from a page that was open longer than the one that stands here.
   await writeSeen(read('2026-11-24T09:00:01.000Z', 'in16'));
   await show(read('2026-11-24T09:00:00.000Z', 'mm'));
-  expect(screen.getByText('6 in')).toBeInTheDocument();
+  expect(await screen.findByText('6 in')).toBeInTheDocument();
 });
 
 test('a page asked for anew shows what others did meanwhile; one from before does not', async () => {
@@ -215,17 +219,18 @@ test('where another tablet entered something else it is asked which counts', asy
 });
 
 test('taking out is asked first; left, it waits on', async () => {
+  const clock = ownClock();
   await show(job(4));
   await take('142mm');
   const user = userEvent.setup();
   await user.click(screen.getByRole('button', { name: /1 entry waits/ }));
   await user.click(await screen.findByRole('button', { name: 'Take it out' }));
-  await act(() => new Promise((resolve) => setTimeout(resolve, 450)));
+  await act(() => clock.pass(450));
   await user.click(await screen.findByRole('button', { name: 'Leave it' }));
   expect(await lookAtWaiting()).toHaveLength(1);
   await user.click(await screen.findByRole('button', { name: 'Take it out' }));
   const question = (await screen.findAllByRole('dialog')).at(-1)!;
-  await act(() => new Promise((resolve) => setTimeout(resolve, 450)));
+  await act(() => clock.pass(450));
   await user.click(within(question).getByRole('button', { name: 'Take it out' }));
   await waitFor(async () => expect(await lookAtWaiting()).toEqual([]));
 });

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
-import { act } from '@testing-library/react';
+import { act, waitFor } from '@testing-library/react';
 import { aReading, aSnapshot } from '@/core/testing/fixtures';
 import type { JobSnapshot } from '@/core/job';
+import { isConnected } from './connection';
 import {
   changeWaiting,
   giveUp,
@@ -90,7 +91,7 @@ test('nobody answers in the middle: what was not answered waits on, with the sam
   expect(keys()).toEqual(['ab.second-one']);
   // Nobody is asked while nobody answers; then the connection is found again by itself.
   serve(saved(6));
-  await act(() => new Promise((resolve) => setTimeout(resolve, 2500)));
+  await waitFor(() => expect(isConnected()).toBe(true));
   await act(sendWaiting);
   expect(sent.map(({ body }) => body.key)).toEqual(['ab.second-one']);
   expect(keys()).toEqual([]);

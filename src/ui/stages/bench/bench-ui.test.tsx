@@ -19,6 +19,7 @@ import { AgainStrip } from '../../job/AgainStrip';
 import { useUndo } from '../../job/useUndo';
 import { draftOf, keepDraft } from '../../keep/draft';
 import { JobProvider } from '../../job/JobProvider';
+import { ownClock } from '../../testing/own-clock';
 import { LaneStage } from '../lane/LaneStage';
 import { BenchStage } from './BenchStage';
 
@@ -134,6 +135,7 @@ describe('one step at a time', () => {
       ...FINISHED,
       { ...FINISHED.find(({ key }) => key === 'limbTurnsUpper')!, seq: 900, si: 4 },
     ];
+    ownClock();
     show(aFinishedJob({ rest: { readings } }), 'step=brace&value=braceHeight');
     const [still] = main().getAllByRole('button', { name: /^still/ });
     await userEvent.dblClick(still!);
@@ -152,13 +154,14 @@ describe('one step at a time', () => {
       canUndo: true,
       canRedo: false,
     };
+    const clock = ownClock();
     show(fresh({ events: [event] }), 'step=brace');
     await userEvent.dblClick(screen.getByRole('button', { name: /Undo/ }));
     const dialog = within(await screen.findByRole('dialog'));
     expect(dialog.getByText(/older than ten minutes/)).toBeInTheDocument();
     await userEvent.click(dialog.getByRole('button', { name: 'Take it back' }));
     expect(commands()).toEqual([]);
-    await new Promise((resolve) => setTimeout(resolve, 450));
+    await clock.pass(450);
     await userEvent.click(dialog.getByRole('button', { name: 'Take it back' }));
     expect(commands()).toEqual([{ name: 'undo', event: 7 }]);
   });
