@@ -30,7 +30,7 @@ test('a person is shown, given as a file another shop reads, and erased; the she
       '[role="dialog"] input[type="file"]',
     )) as unknown as ElementHandle<HTMLInputElement>;
     await input.uploadFile(file);
-    await until(there, () => location.pathname.endsWith('/meet'), { timeout: 30_000 });
+    await until(there, () => location.pathname.endsWith('/meet'));
     await reads(there, 'Aino Ruusu');
     await visit(there, there.url().replace('/meet', '/bow?part=alike'));
     await reads(there, 'Sheet 1 of ticket 1001, Aino Ruusu, Bootshaus Archery');

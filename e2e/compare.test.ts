@@ -149,9 +149,7 @@ describe('draw-force curves', () => {
     const before = (await shop.snapshot(jobId)).curves.length;
     await click(page, 'aria/Log on the draw board[role="button"]');
     await reads(page, 'Draw board, stand-in');
-    await (await page.waitForSelector('::-p-aria(Keep this curve[role="button"])', {
-      timeout: 15000,
-    }))!.click();
+    await (await page.waitForSelector('::-p-aria(Keep this curve[role="button"])'))!.click();
     await reads(page, 'Log on the draw board');
     const { curves } = await shop.snapshot(jobId);
     expect(curves).toHaveLength(before + 1);

@@ -152,7 +152,7 @@ test('a stage opened without a connection shows the application and says so', as
   await until(
     page,
     async (path) => Boolean(await caches.match(location.origin + path)),
-    { timeout: 20_000, polling: 500 },
+    { polling: 500 },
     `/jobs/${jobId}/bow`,
   );
   await shop.kill();

@@ -21,7 +21,7 @@ const STAGES = ['meet', 'fit', 'bow', 'kit', 'bench', 'lane', 'steady', 'handove
  * A slow machine is no fault: what never comes alone is to be noticed. Looked for every so often, not with every frame
  * the page draws: that would be most of the work it has.
  */
-export const WAIT = { timeout: 30_000, polling: 50 };
+export const WAIT = { timeout: 60_000, polling: 50 };
 const DOUBLE_TAP_MS = 350;
 const DOUBLE_TAP_PX = 100;
 
@@ -233,7 +233,7 @@ function middleOf(node: HTMLElement) {
 }
 
 /** Its middle once it is scrolled to and at rest: a page still moving is tapped beside its buttons. */
-async function inReach(element: ElementHandle<HTMLElement>): Promise<Point> {
+export async function inReach(element: ElementHandle<HTMLElement>): Promise<Point> {
   await element.evaluate(async (node) => {
     node.scrollIntoView({ block: 'center' });
     let before = '';

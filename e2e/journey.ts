@@ -170,7 +170,7 @@ export class Journey {
             const now = document.querySelector('[data-part="step-title"]')?.textContent;
             return location.pathname.endsWith('/lane') || (now && now !== before);
           },
-          { timeout: 8000 },
+          {},
           title,
         );
         if (page.url().includes('/lane')) break;
@@ -215,7 +215,7 @@ export class Journey {
     const taken = async () => (await this.snapshot()).readings.map((reading) => reading.key);
     let keys = await taken();
     // On a busy machine a save is seen a moment later.
-    for (let i = 0; i < 10 && !keys.includes(key); i++) {
+    for (let i = 0; i < 100 && !keys.includes(key); i++) {
       await new Promise((resolve) => setTimeout(resolve, 300));
       keys = await taken();
     }

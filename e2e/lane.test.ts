@@ -70,10 +70,8 @@ async function onTheAim(page: Page): Promise<string> {
   let move = '';
   for (let i = 0; i < 8; i++) {
     await click(page, 'aria/Three practice arrows[role="button"]');
-    await until(
-      page,
-      () => /Move the pin|cannot be told from the aim/.test(document.body.innerText),
-      { timeout: 8000 },
+    await until(page, () =>
+      /Move the pin|cannot be told from the aim/.test(document.body.innerText),
     );
     if ((await pageText(page)).includes('cannot be told from the aim')) return move;
     move = await pageText(page, '[data-part="pin-move"]');
@@ -172,7 +170,7 @@ test('a left-handed bow through paper, chronograph, two distances, to a tape tha
   await lane(page, jobId, 'part=speed');
   await click(page, 'aria/Listen to the chronograph[role="button"]');
   await reads(page, 'from the device', '[data-part="speed-shots"]');
-  await page.waitForSelector('[data-part="shot-rows"] button', { timeout: 20_000 });
+  await page.waitForSelector('[data-part="shot-rows"] button');
   let speed = latest((await jobOf(jobId)).derived.history, 'arrowSpeed')!;
   expect(speed.method).toBe('device');
   // A shot that saw the vanes is asked about, and left out only with a reason.
@@ -270,7 +268,7 @@ test('a multi-pin job: gaps, those outside named, where the first has to stand',
   // Chronographed and sighted at two distances, as a sliding one is.
   await lane(page, jobId, 'part=speed');
   await click(page, 'aria/Listen to the chronograph[role="button"]');
-  await page.waitForSelector('[data-part="shot-rows"] button', { timeout: 20_000 });
+  await page.waitForSelector('[data-part="shot-rows"] button');
   for (const distance of ['20 m', '40 m']) {
     await lane(page, jobId, 'part=first');
     await type(page, 'Distance', distance);
@@ -332,7 +330,6 @@ test('“the scale says 47 at a true 50”, and a mark that does not fit is name
   await until(
     page,
     () => document.querySelectorAll('[data-part="confirmed-rows"] li[data-out="yes"]').length === 0,
-    { timeout: 8000 },
   );
   await type(page, 'True distance', '18 m');
   await type(page, 'The scale reads there', '17 m');
@@ -395,7 +392,7 @@ test('a device that is pulled out, sends nothing or is not there: told, and noth
   await click(page, 'aria/Listen to the chronograph[role="button"]');
   await reads(page, 'Chronograph, stand-in does not answer any more');
   await settled(page);
-  await page.waitForSelector('[data-part="shot-rows"] li:nth-child(4) button', { timeout: 8000 });
+  await page.waitForSelector('[data-part="shot-rows"] li:nth-child(4) button');
   const now = latest((await jobOf(jobId)).derived.history, 'arrowSpeed')!;
   expect(now.seq).toBeGreaterThan(before.seq);
   expect(now.data?.kind === 'speeds' && now.data.shots.length).toBeGreaterThan(3);

@@ -3,7 +3,7 @@ import { click, find, openAnew, reads, until } from './hands';
 
 const button = (name: string) => `aria/${name}[role="button"]`;
 export const arrived = (page: Page, path: string) =>
-  until(page, (to) => location.pathname === to, { timeout: 30_000 }, path);
+  until(page, (to) => location.pathname === to, {}, path);
 
 /** Names the first owner of a shop that was begun a moment ago, at the machine itself. */
 export async function namesOwner(page: Page, name: string, pin: string): Promise<void> {
@@ -95,7 +95,7 @@ export async function keptStage(
   await until(
     page,
     async (path) => Boolean(await caches.match(location.origin + path)),
-    { timeout: 30_000, polling: 500 },
+    { polling: 500 },
     `/jobs/${jobId}/${stage}`,
   );
   await find(page, 'html[data-ready]');
@@ -109,5 +109,4 @@ export const sentAll = (page: Page) =>
       !/wait|sent|ask|connected/.test(
         document.querySelector('[data-part="top"] [role="status"]')?.textContent ?? '',
       ),
-    { timeout: 60_000 },
   );

@@ -6,7 +6,7 @@ import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppete
 import type { JobSnapshot } from '@/core/job';
 import { ownPort, startServer } from '../scripts/serve.cjs';
 import { cookieHeader, openToOwner, signIn, type Cookie } from '../scripts/sign-in.cjs';
-import { quickKeys, visit } from './hands';
+import { quickKeys, visit, WAIT } from './hands';
 import { NOW } from './now.cjs';
 
 /** A shop of its own for one test file: database and server; the browser is one for all, a context a page. */
@@ -117,6 +117,7 @@ export class TestShop {
       );
     const page = await context.newPage();
     quickKeys(page);
+    page.setDefaultTimeout(WAIT.timeout);
     await page.setViewport({ width, height, hasTouch });
     if (!keepsPages)
       await page.evaluateOnNewDocument(() => {

@@ -69,7 +69,7 @@ async function startServer({ port, db, env = {}, fresh = !existsSync(db) }) {
   child.stdout.on('data', (chunk) => (output += chunk));
   child.stderr.on('data', (chunk) => (output += chunk));
   const url = `http://127.0.0.1:${port}`;
-  for (let i = 0; i < 200; i++) {
+  for (let i = 0; i < 600; i++) {
     if (child.exitCode !== null) throw new Error(`The server stopped at once:\n${output}`);
     const up = await fetch(`${url}/icon.svg`).then(
       (response) => response.ok,
@@ -79,7 +79,7 @@ async function startServer({ port, db, env = {}, fresh = !existsSync(db) }) {
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   child.kill('SIGKILL');
-  throw new Error(`The server did not answer within 20 s:\n${output}`);
+  throw new Error(`The server did not answer within a minute:\n${output}`);
 }
 
 module.exports = { CHROMIUM_FLAGS, SERVER, chromiumPath, freePort, ownPort, startServer };
