@@ -1,6 +1,7 @@
 import { type JobSnapshot, derive } from '@/core/job';
 import { setupValue } from '@/core/setup';
 import { click, find, inReach, keyboard, pageText, reads, settled, until, visit } from './hands';
+import { doubleTap } from './apart';
 import { Journey } from './journey';
 import { NOW } from './now.cjs';
 import { TestShop } from './shop';
@@ -173,7 +174,7 @@ test('a double tap on a tablet that is busy is one entry, however late it is ans
   await visit(page, `${shop.url}/jobs/${jobId}/lane?part=cord`);
   const tick = await find(page, '[data-part="tick"]');
   const { version } = (await shop.snapshot(jobId)).job;
-  const { x, y } = await inReach(tick);
+  const at = await inReach(tick);
   await page.evaluate(() =>
     addEventListener(
       'click',
@@ -184,10 +185,7 @@ test('a double tap on a tablet that is busy is one entry, however late it is ans
       { capture: true },
     ),
   );
-  const hand = await page.createCDPSession();
-  const act = (type: 'mousePressed' | 'mouseReleased', clickCount: number) =>
-    hand.send('Input.dispatchMouseEvent', { type, x, y, button: 'left', clickCount });
-  await Promise.all([1, 2].flatMap((n) => [act('mousePressed', n), act('mouseReleased', n)]));
+  await doubleTap(page, at, 0);
   await settled(page);
   expect((await shop.snapshot(jobId)).job.version).toBe(version + 1);
 });

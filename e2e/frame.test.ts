@@ -1,7 +1,8 @@
 import { gzipSync } from 'node:zlib';
 import type { Page } from 'puppeteer-core';
 import { laidOut, openView } from './every-view';
-import { find, pageText, reads, until, visit } from './hands';
+import { doubleTap } from './apart';
+import { find, inReach, pageText, reads, settled, until, visit } from './hands';
 import { TestShop } from './shop';
 
 let shop: TestShop;
@@ -177,6 +178,24 @@ test('what went stale is told on the strip, the rail and the map, with the reaso
       (nodes) => nodes.length,
     ),
   ).toBeGreaterThan(3);
+});
+
+test('a double tap on what is still so confirms that, not the next one that came under the finger', async () => {
+  const page = await shop.page();
+  await open(page, 'Ilse', 'meet', 'To do again: 11');
+  const jobId = await shop.jobOf('Ilse');
+  const { version } = (await shop.snapshot(jobId)).job;
+  const stills = '[data-part="strip"] [data-part="still"]';
+  const at = await inReach(await find(page, stills));
+  await doubleTap(page, at, 200);
+  await reads(page, 'To do again: 10');
+  await settled(page);
+  // The second of the two stands there now, and it was tapped.
+  const under = await page.evaluate(
+    ({ x, y }) => document.elementFromPoint(x, y)?.closest('[data-part="still"]') !== null,
+    at,
+  );
+  expect([under, (await shop.snapshot(jobId)).job.version]).toEqual([true, version + 1]);
 });
 
 test('a part of the bow map leads to the step that sets it', async () => {

@@ -1,4 +1,5 @@
 import type { CDPSession, ElementHandle, KeyInput, Page } from 'puppeteer-core';
+import { apart, tapped } from './apart';
 
 /** What a technician's hands can do; done once with fingers, once with the keyboard alone. */
 export interface Hands {
@@ -22,8 +23,6 @@ const STAGES = ['meet', 'fit', 'bow', 'kit', 'bench', 'lane', 'steady', 'handove
  * the page draws: that would be most of the work it has.
  */
 export const WAIT = { timeout: 60_000, polling: 50 };
-const DOUBLE_TAP_MS = 350;
-const DOUBLE_TAP_PX = 100;
 
 interface Point {
   readonly x: number;
@@ -262,7 +261,9 @@ export async function click(page: Page, target: string): Promise<void> {
   for (let again = 0; ; again++) {
     const element = await find(page, target);
     try {
-      const { x, y } = await inReach(element);
+      await apart(page, await inReach(element));
+      // Where it is now, should it have moved while the hand waited.
+      const { x, y } = await element.evaluate(middleOf);
       await page.mouse.click(x, y);
       return void (await settled(page));
     } catch (error) {
@@ -308,21 +309,15 @@ export const ON_THE_AIM = [
 ] as const;
 
 export function fingers(page: Page): Hands {
-  let last = { x: 0, y: 0, at: 0 };
-  /** Two quick taps at one place would be one double tap; much is scrolled to the same place. */
-  const noDoubleTap = async (at: Point) => {
-    const left = last.at + DOUBLE_TAP_MS - Date.now();
-    if (left > 0 && Math.hypot(at.x - last.x, at.y - last.y) < DOUBLE_TAP_PX)
-      await new Promise((go) => setTimeout(go, left));
-    last = { ...at, at: Date.now() };
-  };
   const tap = async (target: string) => {
     for (let again = 0; ; again++) {
       const element = await find(page, target);
       try {
-        await noDoubleTap(await inReach(element));
+        await apart(page, await inReach(element));
         // Where it is now, should it have moved while the hand waited.
-        return await touch(page, await element.evaluate(middleOf));
+        const at = await element.evaluate(middleOf);
+        await touch(page, at);
+        return tapped(page, at);
       } catch (error) {
         // The screen was drawn anew between looking and tapping: look again.
         if (again === 3 || !drawnAnew(error)) throw error;

@@ -6,6 +6,7 @@ import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppete
 import type { JobSnapshot } from '@/core/job';
 import { ownPort, startServer } from '../scripts/serve.cjs';
 import { cookieHeader, openToOwner, signIn, type Cookie } from '../scripts/sign-in.cjs';
+import { calmMouse } from './apart';
 import { quickKeys, visit, WAIT } from './hands';
 import { NOW } from './now.cjs';
 
@@ -117,6 +118,7 @@ export class TestShop {
       );
     const page = await context.newPage();
     quickKeys(page);
+    calmMouse(page);
     page.setDefaultTimeout(WAIT.timeout);
     await page.setViewport({ width, height, hasTouch });
     if (!keepsPages)
@@ -192,9 +194,9 @@ export class TestShop {
     rmSync(this.folder, { recursive: true, force: true });
   }
 
-  /** `fetch` as the tablet of T. Okoro. */
+  /** `fetch` as the tablet of T. Okoro. By a connection of its own: a kept one may be shut in that moment. */
   ask(path: string, init: RequestInit = {}): Promise<Response> {
-    const headers = { cookie: cookieHeader(this.cookies), ...init.headers };
+    const headers = { cookie: cookieHeader(this.cookies), connection: 'close', ...init.headers };
     return fetch(this.url + path, { ...init, headers });
   }
 

@@ -10,6 +10,7 @@ import { useSender } from '../keep/sender';
 import { useDialog } from './useDialog';
 import { useKeys, usePageKeys } from './useKeys';
 import { useLock } from './useLock';
+import { useTaps } from './useTaps';
 import { ShellContext, type Opened, type Someone } from './useShell';
 
 /** What every page has: theme, the person at work and the tablet's lock, find, new job, the list of keys. */
@@ -37,6 +38,7 @@ export function Shell({
   }, [router]);
   const locked = useLock(shop.lockAfterMin, heard);
   usePageKeys();
+  useTaps();
   useServiceWorker();
   useSender();
   useForgetErased(erased);

@@ -20,6 +20,7 @@ export function Still({ of }: { of: SetupKey }) {
     <Press
       type="button"
       className={css.still}
+      data-part="still"
       disabled={busy}
       onClick={() => {
         setBusy(true);
