@@ -102,18 +102,22 @@ export const seeSession = (db: Db, hash: string, at: string) =>
 
 /** Ends who is at a tablet. */
 export function endSessions(db: Db, of: { readonly tabletId: string; readonly at: string }): void {
-  db.prepare('DELETE FROM session WHERE tablet_id = @tabletId').run(of);
-  db.prepare(
-    'UPDATE maker SET ended_at = @at WHERE tablet_id = @tabletId AND ended_at IS NULL',
-  ).run(of);
+  db.transaction(() => {
+    db.prepare('DELETE FROM session WHERE tablet_id = @tabletId').run(of);
+    db.prepare(
+      'UPDATE maker SET ended_at = @at WHERE tablet_id = @tabletId AND ended_at IS NULL',
+    ).run(of);
+  })();
 }
 
 /** Ends a person wherever they are. */
 export function endPerson(db: Db, of: { readonly personId: string; readonly at: string }): void {
-  db.prepare('DELETE FROM session WHERE person_id = @personId').run(of);
-  db.prepare(
-    'UPDATE maker SET ended_at = @at WHERE person_id = @personId AND ended_at IS NULL',
-  ).run(of);
+  db.transaction(() => {
+    db.prepare('DELETE FROM session WHERE person_id = @personId').run(of);
+    db.prepare(
+      'UPDATE maker SET ended_at = @at WHERE person_id = @personId AND ended_at IS NULL',
+    ).run(of);
+  })();
 }
 
 interface MakerRow {

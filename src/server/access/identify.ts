@@ -6,6 +6,7 @@ import { programByToken, useProgram } from '@/data/programs';
 import { endSessions, seeSession, seeTablet, sessionBy, tabletByToken } from '@/data/tablets';
 import { shopSettings } from '@/data/settings';
 import { nameOfHost } from '../gate/own-names';
+import { sicknessOf } from '../sick';
 import type { Asker } from './asker';
 import { digest, markOf } from './secrets';
 
@@ -33,6 +34,15 @@ export function isAtMachine(request: IncomingMessage): boolean {
 
 /** Written at most so often: a tablet asks many times a minute. */
 const SEEN_EVERY_MS = 60_000;
+
+/** Written down where it can be: nobody is refused a look at the shop because its disk is full. */
+function writeIfItCan(write: () => void): void {
+  try {
+    write();
+  } catch (error) {
+    if (!sicknessOf(error)) throw error;
+  }
+}
 /** The page locks itself first; what stands in it is then still typed. */
 const GRACE_MIN = 5;
 
@@ -45,7 +55,7 @@ function program(db: Db, header: string, at: string): Found {
   const token = BEARER.exec(header)?.[1];
   const known = token ? programByToken(db, digest(token)) : null;
   if (!known) return NOBODY;
-  if (isOld(known.usedAt ?? '', at)) useProgram(db, known.id, at);
+  if (isOld(known.usedAt ?? '', at)) writeIfItCan(() => useProgram(db, known.id, at));
   return {
     ...NOBODY,
     by: { name: known.name, role: null, rights: known.rights, tablet: 'Program' },
@@ -59,7 +69,7 @@ function atTablet(db: Db, request: IncomingMessage, at: string): Found {
   const known = cookieOf(request, KNOWN);
   const tablet = known ? tabletByToken(db, digest(known)) : null;
   if (!tablet) return NOBODY;
-  if (isOld(tablet.seenAt, at)) seeTablet(db, tablet.id, at);
+  if (isOld(tablet.seenAt, at)) writeIfItCan(() => seeTablet(db, tablet.id, at));
   const found = { ...NOBODY, tablet: { id: tablet.id, name: tablet.name } };
   const token = cookieOf(request, SESSION);
   const hash = token ? digest(token) : null;
@@ -68,10 +78,10 @@ function atTablet(db: Db, request: IncomingMessage, at: string): Found {
   const person = personById(db, session.personId);
   const idleMin = (Date.parse(at) - Date.parse(session.seenAt)) / 60_000;
   if (!person || person.leftAt || idleMin > shopSettings(db).lockAfterMin + GRACE_MIN) {
-    endSessions(db, { tabletId: tablet.id, at });
+    writeIfItCan(() => endSessions(db, { tabletId: tablet.id, at }));
     return found;
   }
-  if (isOld(session.seenAt, at)) seeSession(db, hash, at);
+  if (isOld(session.seenAt, at)) writeIfItCan(() => seeSession(db, hash, at));
   return {
     ...found,
     personId: person.id,

@@ -111,7 +111,7 @@ export async function signIn(asker: Asker, body: unknown, on: Db = db()): Promis
   const { tablet } = asker;
   if (!tablet) throw notKnown();
   const person = await prove(on, checked.value, { key: `tablet:${tablet.id}`, name: tablet.name });
-  return begun(asker, { person, tablet }, on);
+  return on.transaction(() => begun(asker, { person, tablet }, on)).immediate();
 }
 
 function begun(
@@ -140,10 +140,11 @@ function begun(
 
 /** Locks the tablet: nobody is signed in there any more. */
 export function signOut({ by, tablet }: Asker, on: Db = db()): Signed<{ readonly locked: true }> {
-  if (tablet) {
-    endSessions(on, { tabletId: tablet.id, at: nowIso() });
+  const lock = on.transaction(({ id }: { readonly id: string }) => {
+    endSessions(on, { tabletId: id, at: nowIso() });
     if (by) note(by, 'sign-in', 'Locked', { on });
-  }
+  });
+  if (tablet) lock.immediate(tablet);
   return { body: { locked: true }, kept: { session: null } };
 }
 
@@ -163,14 +164,19 @@ export async function pair(asker: Asker, body: unknown, on: Db = db()): Promise<
   const wanted = checked.value;
   if ('code' in wanted) {
     const right = beginTry(on, [`address:${asker.address}`]);
-    const madeBy = takePairing(on, digest(plainCode(wanted.code)), nowIso());
-    if (!madeBy)
+    const paired = on.transaction(() => {
+      const madeBy = takePairing(on, digest(plainCode(wanted.code)), nowIso());
+      if (!madeBy) return null;
+      right();
+      return makeKnown(on, wanted.name, madeBy);
+    });
+    const made = paired.immediate();
+    if (!made)
       throw wrong(
         'That code is not known, or its ten minutes are over. The owner makes a new one.',
         '/code',
       );
-    right();
-    const { tablet, token } = makeKnown(on, wanted.name, madeBy);
+    const { tablet, token } = made;
     return {
       body: doorOf({ ...asker, tablet, by: null, personId: null }, on),
       kept: { known: token, session: null },
@@ -179,9 +185,12 @@ export async function pair(asker: Asker, body: unknown, on: Db = db()): Promise<
   if (!asker.atMachine) throw notKnown();
   const place = { key: `address:${asker.address}`, name: wanted.name };
   const person = await prove(on, wanted, place, pairsHere(demoPins(on)));
-  const { tablet, token } = makeKnown(on, wanted.name, person.name);
-  const signed = begun(asker, { person, tablet }, on);
-  return { ...signed, kept: { ...signed.kept, known: token } };
+  const known = on.transaction(() => {
+    const { tablet, token } = makeKnown(on, wanted.name, person.name);
+    const signed = begun(asker, { person, tablet }, on);
+    return { ...signed, kept: { ...signed.kept, known: token } };
+  });
+  return known.immediate();
 }
 
 /**
