@@ -26,7 +26,8 @@ const openToOwner = (url, name, secret) =>
 /** Into whatever shop stands there: as the demo's owner, or as the first owner of one nobody has opened. */
 async function enterShop(url) {
   const door = await (await fetch(`${url}/api/v1/session`)).json();
-  if (typeof door.opened !== 'boolean') throw new Error('Nobody is let in.');
+  if (typeof door.opened !== 'boolean')
+    throw new Error(`Nobody is let in: ${JSON.stringify(door)}`);
   return door.opened ? signIn(url) : openToOwner(url, 'T. Okoro', DEMO_OWNER.secret);
 }
 

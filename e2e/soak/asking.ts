@@ -20,12 +20,22 @@ const GIVES_UP_MS = 60_000;
 /** What all askers of a server keep: they are one tablet, somebody is signed in at it. */
 const known = new Map<string, Promise<string>>();
 
-/** A connection that was kept may be shut by the server in that very moment: asked once more. */
-const entered = (url: string) =>
-  enterShop(url).catch((error: unknown) => {
-    if (!(error instanceof TypeError)) throw error;
-    return enterShop(url);
-  });
+/** The connection was shut in that very moment, or another program was writing in the file. */
+const passes = (error: unknown) =>
+  error instanceof TypeError
+    ? (error.cause as { code?: string } | undefined)?.code !== 'ECONNREFUSED'
+    : String(error).includes('problem:file-locked');
+const MOST_TRIES = 50;
+
+async function entered(url: string) {
+  for (let tries = 1; ; tries++)
+    try {
+      return await enterShop(url);
+    } catch (error) {
+      if (tries === MOST_TRIES || !passes(error)) throw error;
+      await waiting(100);
+    }
+}
 
 /** Signed in, and again where that was lost; nobody where the shop’s file lets nobody in. */
 function cookieOf(url: string): Promise<string> {

@@ -33,6 +33,8 @@ const ASKED_ONCE_MS = 1000;
 const MOST_CONNECTIONS = 1000;
 /** Of one address, also where a proxy stands before the shop: who opens more shuts nobody else out. */
 const MOST_OF_AN_ADDRESS = 300;
+/** Longer than proxies keep theirs (60 s is usual): an entry sent on one that is shut at that moment would be lost. */
+const CONNECTION_KEPT_MS = 65_000;
 
 // The application is bundled apart: what it leaves for us hangs on the process.
 const held = globalThis as typeof globalThis & { waffenradClose?: () => Promise<void> };
@@ -80,6 +82,7 @@ async function main() {
   // What is changed in a source is told to the pages.
   if (dev) server.on('upgrade', app.getUpgradeHandler());
   server.maxConnections = MOST_CONNECTIONS;
+  server.keepAliveTimeout = CONNECTION_KEPT_MS;
   const connections = new Map<string, number>();
   server.on('connection', (socket) => {
     const address = socket.remoteAddress ?? '';
