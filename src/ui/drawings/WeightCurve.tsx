@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import type { DrawWeightResult, WeightTrial } from '@/core/fit';
 import { N_PER_POUND, write, type ShopUnits } from '@/core/units';
 import { fit as w } from '../words';
+import { labelWithin } from './label';
 import { scale } from './scale';
 import { SvgText } from './SvgText';
 import { Tape } from './Tape';
@@ -12,6 +13,7 @@ import drawingsCss from './drawings.module.css';
 
 const HEIGHT = 78;
 const TOP = 26;
+const LINE = 17;
 
 /** The posterior over what the archer draws half the time, the trials on it, the start weight. */
 export function WeightCurve({
@@ -57,6 +59,9 @@ export function WeightCurve({
   const atStart = s.x((startN ?? 0) / perUnit);
   const startSide = atStart > 190 ? 'end' : 'start';
   const startX = atStart + (startSide === 'end' ? -8 : 8);
+  const legalSide = s.x((legalN ?? 0) / perUnit) > width / 2 ? 'end' : 'start';
+  const rightOfIt = s.x((result.w50.medianN + result.w50.highN) / 2 / perUnit) + 10;
+  const likely = labelWithin(w.likely, rightOfIt, width);
   return (
     <div ref={holder} className={drawingsCss.drawing} data-part="drawing">
       <svg width={width} height={base + 52} role="img" aria-label={w.curve}>
@@ -80,8 +85,9 @@ export function WeightCurve({
               strokeDasharray="5 4"
             />
             <text
-              x={s.x(legalN / perUnit) + 6}
+              x={s.x(legalN / perUnit) + (legalSide === 'end' ? -6 : 6)}
               y={base + 44}
+              textAnchor={legalSide}
               className={clsx(drawingsCss.svgSoft, drawingsCss.halo)}
             >
               {w.legalMark(write(legalN, 'force', shop, { decimals: 0 }))}
@@ -105,13 +111,16 @@ export function WeightCurve({
             </text>
           </g>
         )}
-        <text
-          x={s.x((result.w50.medianN + result.w50.highN) / 2 / perUnit) + 10}
-          y={TOP + HEIGHT * 0.42}
-          className={clsx(drawingsCss.svgSoft, drawingsCss.halo)}
-        >
-          {w.likely}
-        </text>
+        {likely.lines.map((line, i) => (
+          <text
+            key={i}
+            x={likely.x}
+            y={TOP + HEIGHT * 0.42 + i * LINE}
+            className={clsx(drawingsCss.svgSoft, drawingsCss.halo)}
+          >
+            {line}
+          </text>
+        ))}
       </svg>
     </div>
   );

@@ -10,6 +10,8 @@ const tinted = (mark: string, name: string) => ({
 const tag = (name: string) => ({ background: `var(--${name}-tint)`, color: `var(--${name})` });
 
 export const surfaces: Components = {
+  // Spaced by gaps: what stands in it keeps its own margin, and a line that is broken begins at the edge.
+  MuiStack: { defaultProps: { useFlexGap: true } },
   MuiAlert: {
     defaultProps: { icon: false },
     styleOverrides: {
