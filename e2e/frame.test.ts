@@ -196,6 +196,14 @@ test('a double tap on what is still so confirms that, not the next one that came
     at,
   );
   expect([under, (await shop.snapshot(jobId)).job.version]).toEqual([true, version + 1]);
+
+  // Undo is drawn anew by every undo; pressed twice, two entries are taken back.
+  const undone = async () => (await shop.snapshot(jobId)).events.filter((e) => e.canUndo).length;
+  const before = await undone();
+  const undo = await find(page, '[data-part="strip"] [data-often="undo"]');
+  await doubleTap(page, await inReach(undo), 250);
+  await settled(page);
+  expect(await undone()).toBe(before - 2);
 });
 
 test('a part of the bow map leads to the step that sets it', async () => {

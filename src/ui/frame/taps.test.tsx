@@ -27,6 +27,12 @@ test.each<[string, Partial<Tap>, boolean]>([
   expect(isStray(tap(), tap(then))).toBe(stray);
 });
 
+test('undo is drawn anew by every undo, and is meant as often as it is pressed', () => {
+  const undo = { thing: 'undo', says: 'Undo z' };
+  expect(isStray(tap(undo), tap({ ...soon, ...undo }))).toBe(false);
+  expect(isStray(tap(undo), tap({ ...soon, thing: 'redo', says: 'Redo' }))).toBe(true);
+});
+
 test('the first tap on a page, and one after a tap on nothing, are meant', () => {
   expect(isStray(null, tap())).toBe(false);
   expect(isStray(tap({ says: null, thing: document.body }), tap(soon))).toBe(false);

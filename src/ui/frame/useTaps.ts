@@ -1,8 +1,6 @@
 import { useEffect } from 'react';
-import { actedAt } from '../pieces/acted-at';
+import { actedAt, DOUBLE_TAP_MS } from '../pieces/acted-at';
 
-/** A tap so soon after another at the same place is its second: a double tap. */
-const DOUBLE_TAP_MS = 400;
 /** A finger does not come down twice on the same spot. */
 const SAME_PLACE_PX = 30;
 
@@ -10,7 +8,8 @@ export interface Tap {
   readonly atMs: number;
   readonly x: number;
   readonly y: number;
-  readonly thing: Element;
+  /** By its name where it is pressed as often as it is meant, though it is drawn anew in between. */
+  readonly thing: Element | string;
   /** What the thing says; null where it does nothing. */
   readonly says: string | null;
 }
@@ -43,7 +42,7 @@ function tapOf(event: MouseEvent): Tap {
     atMs: actedAt(event),
     x: event.clientX,
     y: event.clientY,
-    thing: acting ?? of,
+    thing: acting?.getAttribute('data-often') ?? acting ?? of,
     says: acting && (acting.getAttribute('aria-label') ?? acting.textContent),
   };
 }

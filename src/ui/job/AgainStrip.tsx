@@ -133,13 +133,13 @@ function LastEntry({ undoing }: { undoing: Undoing }) {
           <Text soft as="span" className={stripCss.lastText}>
             {last.id < 0 ? waitingWords.waits : frame.last} {last.summary}
           </Text>
-          <Button type="button" variant="plain" onClick={undoing.undo}>
+          <Button type="button" variant="plain" data-often="undo" onClick={undoing.undo}>
             <Undo fontSize="small" /> {frame.undo} <Key className={stripCss.undoKey}>z</Key>
           </Button>
         </>
       )}
       {undoing.canRedo && (
-        <Button type="button" variant="plain" onClick={undoing.redo}>
+        <Button type="button" variant="plain" data-often="redo" onClick={undoing.redo}>
           <Redo fontSize="small" /> {frame.redo}
         </Button>
       )}

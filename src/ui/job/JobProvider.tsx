@@ -26,7 +26,7 @@ import { isConnected } from '../keep/connection';
 import { entryKey } from '../keep/new-key';
 import { waitingNow } from '../keep/outbox';
 import { post, type Trouble } from '../keep/post';
-import { actedAt } from '../pieces/acted-at';
+import { actedAt, DOUBLE_TAP_MS } from '../pieces/acted-at';
 import { askShop } from '../keep/ask-shop';
 import { useWaitingEntries, withoutWaiting } from './useWaitingEntries';
 
@@ -59,8 +59,6 @@ export function useJob(): JobValue {
 const stageShown = () =>
   STAGES.find(({ id }) => window.location.pathname.endsWith(`/${id}`))?.id ?? null;
 
-/** The same entry twice within this is a double tap. */
-const DOUBLE_TAP_MS = 400;
 const OFTEN: readonly Command['name'][] = ['undo', 'redo'];
 
 const IS_ORDERED = 'is-ordered';
